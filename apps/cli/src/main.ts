@@ -1,0 +1,106 @@
+/** `lemmata COMMAND [FILE | -]`: the core on files, without server or database. */
+import { readFileSync, writeFileSync } from 'node:fs'
+import { type Problem } from '@lemmata/core/base'
+import { pathInWords, readJson } from '@lemmata/contract'
+import { COMMANDS } from './commands.ts'
+
+const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
+
+  stitches        the library of stitches
+  stitch FILE     a stitch document checked: steps, motions, difficulty
+  work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
+  fit FILE        thread, strands, needles and lengths that go together
+  order FILE      the order of teaching, with its cost and reasons
+  svg FILE        the sampler as SVG in millimetres
+  sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
+
+FILE is a sampler, or a file that holds a single exercise; - is standard input.
+`
+
+/** 0 done, 1 the input is wrong, 2 the call is wrong. */
+export async function run(args: readonly string[]): Promise<number> {
+  const call = readCall(args)
+  if (typeof call === 'string') {
+    process.stderr.write(`${call}\n\n${USAGE}`)
+    return 2
+  }
+  if (call.command === 'help') {
+    process.stdout.write(USAGE)
+    return 0
+  }
+  const command = COMMANDS[call.command]
+  if (!command) {
+    process.stderr.write(`There is no command "${call.command}".\n\n${USAGE}`)
+    return 2
+  }
+  let given: unknown = null
+  if (command.needsFile) {
+    const text = readInput(call.file)
+    if (text === null) {
+      process.stderr.write(call.file === null ? `${call.command} needs a file, or - for standard input.\n` : `The file "${call.file}" cannot be read. Is its name right?\n`)
+      return 2
+    }
+    const json = readJson(text)
+    if (!json.ok) return report(json.problems)
+    given = json.value
+  }
+  const answer = await command.run(given, call.options)
+  if (!answer.ok) return report(answer.problems)
+  report(answer.problems)
+  const { output } = answer.value
+  if (typeof output === 'string' || output instanceof Uint8Array) write(output, call.options.out)
+  else write(`${JSON.stringify(output, null, 2)}\n`, call.options.out)
+  return answer.value.wrong ? 1 : 0
+}
+
+interface Call {
+  readonly command: string
+  readonly file: string | null
+  readonly options: Readonly<Record<string, string>>
+}
+
+const OPTIONS = ['out', 'page', 'hand', 'lesson']
+
+function readCall(args: readonly string[]): Call | string {
+  const rest: string[] = []
+  const options: Record<string, string> = {}
+  for (let index = 0; index < args.length; index += 1) {
+    const arg = args[index] as string
+    if (!arg.startsWith('--')) {
+      rest.push(arg)
+      continue
+    }
+    const name = arg.slice(2)
+    if (name === 'help') return { command: 'help', file: null, options: {} }
+    const value = args[index + 1]
+    if (!OPTIONS.includes(name)) return `There is no option --${name}.`
+    if (value === undefined) return `--${name} needs a value after it.`
+    options[name] = value
+    index += 1
+  }
+  if (rest.length === 0) return 'Say which command.'
+  if (rest.length > 2) return `One file at a time, please: ${rest.slice(1).join(', ')} were given.`
+  return { command: rest[0] as string, file: rest[1] ?? null, options }
+}
+
+function readInput(file: string | null): string | null {
+  if (file === null) return null
+  try {
+    return readFileSync(file === '-' ? 0 : file, 'utf8')
+  } catch {
+    return null
+  }
+}
+
+function report(problems: readonly Problem[]): number {
+  for (const problem of problems) {
+    const where = problem.path.length > 0 && !problem.message.startsWith(pathInWords(problem.path)) ? `${pathInWords(problem.path)}: ` : ''
+    process.stderr.write(`${problem.severity === 'caution' ? 'Caution: ' : ''}${where}${problem.message}\n`)
+  }
+  return 1
+}
+
+function write(what: string | Uint8Array, out: string | undefined): void {
+  if (out === undefined || out === '-') process.stdout.write(what)
+  else writeFileSync(out, what)
+}

@@ -1,0 +1,60 @@
+/** Documents from outside: unknown JSON to a checked document, with every problem as a sentence and its path. */
+import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
+import type { StitchDocument } from '@lemmata/core/notation'
+import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { z } from 'zod'
+import { cloth as clothSchema, exercise as exerciseSchema, sampler as samplerSchema, thread as threadSchema } from './sampler.ts'
+import { stitchDocument } from './stitch.ts'
+
+/** A document of this many characters or more is refused before it is read. */
+export const MOST_CHARACTERS = 4_000_000
+
+export function readJson(text: string): Result<unknown> {
+  if (text.length > MOST_CHARACTERS) return failure(error('document.too-large', [], `This file has ${text.length} characters; the most is ${MOST_CHARACTERS}. Divide the sampler.`))
+  try {
+    return success(JSON.parse(text) as unknown)
+  } catch (thrown) {
+    return failure(error('document.not-json', [], `This file is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'}). Export it again, or open it in a text editor and mend it there.`))
+  }
+}
+
+/** A sampler; a file that holds a single exercise is taken as a sampler of one. */
+export function readSampler(given: unknown): Result<Sampler> {
+  const parsed = samplerSchema.safeParse(isLoneExercise(given) ? around(given) : given)
+  return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
+}
+
+export function readStitch(given: unknown): Result<StitchDocument> {
+  const parsed = stitchDocument.safeParse(given)
+  return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
+}
+
+function isLoneExercise(given: unknown): given is { exercise: unknown } {
+  return typeof given === 'object' && given !== null && 'exercise' in given && !('exercises' in given)
+}
+
+/** Everything a lone exercise leaves out: calico, one stranded cotton under the id it names. */
+function around(given: { exercise: unknown; cloth?: unknown; threads?: unknown; brief?: unknown; stitches?: unknown }): unknown {
+  const plain = newSampler('One exercise')
+  const one = exerciseSchema.partial({ id: true, name: true }).loose().safeParse(given.exercise)
+  const exercise = one.success ? { ...one.data, id: one.data.id ?? 'e1', name: one.data.name ?? 'Exercise' } : given.exercise
+  const named = one.success ? one.data.thread : undefined
+  const threads = z.array(threadSchema).safeParse(given.threads).success ? given.threads : plain.threads.map((thread) => ({ ...thread, id: named ?? thread.id }))
+  const cloth = given.cloth === undefined ? plain.cloth : clothSchema.safeParse(given.cloth).success || typeof given.cloth !== 'object' ? given.cloth : { ...plain.cloth, ...given.cloth }
+  return { ...plain, brief: given.brief ?? plain.brief, cloth, threads, stitches: given.stitches ?? [], exercises: [exercise] }
+}
+
+export function problemsOf(zodError: z.ZodError): Problem[] {
+  return zodError.issues.map((issue) => {
+    const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part))
+    return error('document.wrong', path, `${pathInWords(path)}: ${sentence(issue.message)}`)
+  })
+}
+
+export function pathInWords(path: readonly (string | number)[]): string {
+  return path.length === 0 ? 'The document' : path.map((part, index) => (typeof part === 'number' ? `[${part}]` : index === 0 ? part : `.${part}`)).join('')
+}
+
+function sentence(message: string): string {
+  return /[.!?]$/.test(message) ? message : `${message}.`
+}

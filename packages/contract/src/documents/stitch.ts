@@ -1,0 +1,110 @@
+/** The stitch document: where the needle goes and what the thread does on the way. */
+import type { Move, Pass, PointForm, StitchDocument } from '@lemmata/core/notation'
+import { z } from 'zod'
+import { id, longText, shortText } from './primitives.ts'
+
+const expression = z.union([z.number(), z.string().min(1).max(200)])
+
+const pointForm: z.ZodType<PointForm> = z.lazy(() =>
+  z.union([
+    z.tuple([expression, expression]),
+    z.string().min(1).max(20),
+    z.strictObject({
+      from: pointForm,
+      to: pointForm,
+      at: expression.optional(),
+      mm: expression.optional(),
+      by: z.tuple([expression, expression]).optional(),
+    }),
+  ]),
+)
+
+const label = z.string().regex(/^[A-Za-z]\w{0,19}$/, 'a label is a word of letters and digits')
+const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd']).optional() }
+
+const moves = {
+  up: z.strictObject({ up: pointForm, round: z.enum(['inside', 'cross', 'left', 'right']).optional(), split: label.optional(), half: z.boolean().optional(), ...common }),
+  down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: label.optional(), ...common }),
+  by: z.strictObject({ by: pointForm, ...common }),
+  wrap: z.strictObject({ wrap: expression, ...common }),
+}
+
+/** Chosen by its first word, so that a wrong move is told what is wrong with it rather than with all the others. */
+const move = z.unknown().transform((given, context): Move => {
+  const name = given !== null && typeof given === 'object' ? Object.keys(moves).find((key) => key in given) : undefined
+  if (name === undefined) {
+    context.addIssue({ code: 'custom', message: `a move is one of ${Object.keys(moves).join(', ')}; this is ${JSON.stringify(given)?.slice(0, 60)}` })
+    return z.NEVER
+  }
+  const parsed = moves[name as keyof typeof moves].safeParse(given)
+  if (parsed.success) return parsed.data as Move
+  for (const issue of parsed.error.issues) context.addIssue({ code: 'custom', message: issue.message, path: [...issue.path] })
+  return z.NEVER
+})
+
+const moveList = z.array(move).min(1).max(60)
+const parameter = z.union([
+  expression,
+  z.strictObject({ usual: expression, min: expression.optional(), max: expression.optional(), name: shortText.optional(), kind: z.enum(['length', 'count', 'share']).optional() }),
+])
+const parameters = z.record(z.string().max(20), parameter)
+
+const place = z.union([
+  z.strictObject({
+    along: z.strictObject({ step: z.array(expression).min(1).max(8), tail: expression.optional(), closedTail: expression.optional(), cornerTail: expression.optional() }),
+  }),
+  z.strictObject({ across: z.strictObject({ pitch: expression }) }),
+  z.strictObject({ once: z.literal(true) }),
+])
+
+const pass: z.ZodType<Pass> = z.strictObject({
+  name: shortText,
+  thread: z.enum(['main', 'second']).optional(),
+  lie: z.enum(['round', 'flat']).optional(),
+  place,
+  start: moveList.optional(),
+  repeat: z.union([moveList, z.array(moveList).min(1).max(12)]),
+  end: moveList.optional(),
+  close: moveList.optional(),
+  afterCorner: moveList.optional(),
+})
+const passes = z.array(pass).min(1).max(8)
+
+export const stitchDocument = z.object({
+  format: z.literal('lemmata-stitch'),
+  version: z.literal(1),
+  id,
+  name: shortText,
+  also: z.array(shortText).max(12).optional(),
+  family: shortText.optional(),
+  guide: z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1),
+  parameters: parameters.optional(),
+  corner: z.enum(['through', 'restart']).optional(),
+  passes,
+  variants: z
+    .record(
+      z.string().max(40),
+      z.object({
+        name: shortText,
+        because: longText.optional(),
+        parameters: parameters.optional(),
+        passes: passes.optional(),
+        when: z.record(z.string().max(40), z.string().max(40)).optional(),
+      }),
+    )
+    .optional(),
+  practice: z
+    .discriminatedUnion('kind', [
+      z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
+      z.object({ kind: z.literal('shape'), widthMm: z.number().min(2).max(200), heightMm: z.number().min(2).max(200), outline: z.enum(['oval', 'rectangle']).optional() }),
+      z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
+    ])
+    .optional(),
+  marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'none']).optional(),
+  goodFor: z.array(shortText).max(12).optional(),
+  tension: z.enum(['loose', 'easy', 'firm']).optional(),
+  look: z.object({ front: longText.optional(), back: longText.optional() }).optional(),
+  slips: z.array(z.object({ see: longText, mend: longText })).max(12).optional(),
+  unpick: longText.optional(),
+  cautions: z.array(longText).max(12).optional(),
+}) satisfies z.ZodType<StitchDocument>

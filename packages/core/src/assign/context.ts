@@ -1,0 +1,25 @@
+/** What surrounds an exercise and is needed to work it; an edit to anything else does not touch it. */
+import type { Brief, Sampler, SamplerCloth, SamplerThread } from '../sampler/index.ts'
+import type { StitchDocument } from '../notation/index.ts'
+import { type Cloth, findClothKind } from '../materials/index.ts'
+
+export interface Surroundings {
+  readonly brief: Pick<Brief, 'waysOfWorking' | 'level'>
+  readonly cloth: SamplerCloth
+  readonly threads: readonly SamplerThread[]
+  readonly stitches: readonly StitchDocument[]
+}
+
+export function surroundingsOf(sampler: Sampler): Surroundings {
+  return { brief: sampler.brief, cloth: sampler.cloth, threads: sampler.threads, stitches: sampler.stitches }
+}
+
+/** The cloth's figures: the sampler's own, else those of its kind. */
+export function readCloth(cloth: SamplerCloth): Cloth {
+  const kind = findClothKind(cloth.kind)
+  return {
+    name: kind?.name.toLowerCase() ?? cloth.kind,
+    threadsPerCm: cloth.threadsPerCm === undefined ? (kind?.threadsPerCm ?? null) : cloth.threadsPerCm,
+    thicknessMm: cloth.thicknessMm ?? kind?.thicknessMm ?? 0.3,
+  }
+}

@@ -1,0 +1,6 @@
+/** Exercises worked and measured. */
+export { workExercise, workLeftHand } from './work-exercise.ts'
+export type { WorkedExercise } from './work-exercise.ts'
+export { rememberWork, workSampler } from './work-sampler.ts'
+export type { WorkExercise } from './work-sampler.ts'
+export type { Mark } from './marks.ts'

@@ -1,0 +1,69 @@
+/**
+ * What is drawn on the cloth for an exercise. Marks belong to the design: they are the same for both hands,
+ * so they are always those of the right hand's working.
+ */
+import type { Point } from '../geometry/index.ts'
+import { distance, placeAt } from '../geometry/index.ts'
+import type { ReadGuide } from '../guide/index.ts'
+import type { MarkStyle } from '../sampler/index.ts'
+import type { WorkedStitch } from '../work/index.ts'
+
+export type Mark =
+  | { readonly kind: 'dot'; readonly at: Point; readonly needle: 'up' | 'down' | 'both' }
+  | { readonly kind: 'line'; readonly points: readonly Point[]; readonly closed: boolean }
+  | { readonly kind: 'start'; readonly at: Point; readonly towards: Point }
+
+/** Holes nearer than this are one dot: "right beside" is judged by the needle, not by a mark. */
+export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkStyle, nth: number, besideMm: number): Mark[] {
+  if (style === 'none') return []
+  const marks: Mark[] = []
+  if (guide.kind === 'line') marks.push({ kind: 'line', points: guide.path.points, closed: guide.path.closed })
+  if (guide.kind === 'shape') {
+    marks.push({ kind: 'line', points: guide.outline.points, closed: true })
+    for (const direction of guide.directions) marks.push({ kind: 'line', points: direction.points, closed: false })
+  }
+  if (guide.kind === 'line') {
+    const start = placeAt(guide.path, 0)
+    marks.push({ kind: 'start', at: start.at, towards: start.direction })
+  }
+  const dots = dotsOf(worked, besideMm)
+  if (style === 'every-hole' || guide.kind === 'spots') marks.push(...dots)
+  else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
+  else if (style === 'ends-only') marks.push(...dots.slice(0, 1), ...dots.slice(1).slice(-1))
+  return marks
+}
+
+/** The share of holes that a mark shows, 0 to 1. */
+export function markedShare(worked: WorkedStitch, marks: readonly Mark[], besideMm: number): number {
+  const all = dotsOf(worked, besideMm).length
+  const dots = marks.filter((mark) => mark.kind === 'dot').length
+  return all === 0 ? 1 : Math.min(1, dots / all)
+}
+
+function dotsOf(worked: WorkedStitch, besideMm: number): Extract<Mark, { kind: 'dot' }>[] {
+  const dots: { at: Point; needle: 'up' | 'down' | 'both' }[] = []
+  const cells = new Map<string, number[]>()
+  const size = Math.max(0.05, besideMm * 1.3)
+  const cell = (value: number): number => Math.floor(value / size)
+  for (const hole of worked.holes) {
+    let near = -1
+    for (let dx = -1; dx <= 1 && near < 0; dx += 1) {
+      for (let dy = -1; dy <= 1 && near < 0; dy += 1) {
+        for (const index of cells.get(`${cell(hole.x) + dx},${cell(hole.y) + dy}`) ?? []) {
+          if (distance((dots[index] as { at: Point }).at, hole) < size) near = index
+        }
+      }
+    }
+    if (near >= 0) {
+      const dot = dots[near] as { needle: 'up' | 'down' | 'both' }
+      if (dot.needle !== hole.move) dot.needle = 'both'
+      continue
+    }
+    const key = `${cell(hole.x)},${cell(hole.y)}`
+    const list = cells.get(key)
+    if (list) list.push(dots.length)
+    else cells.set(key, [dots.length])
+    dots.push({ at: { x: hole.x, y: hole.y }, needle: hole.move })
+  }
+  return dots.map((dot) => ({ kind: 'dot', ...dot }))
+}

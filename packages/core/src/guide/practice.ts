@@ -1,0 +1,38 @@
+/** The guide on which a newly chosen stitch is first worked, laid at a place of the cloth. */
+import { unreachable } from '../base/index.ts'
+import type { PracticeGuide } from '../notation/index.ts'
+import type { Guide } from '../sampler/index.ts'
+
+const round = (value: number): number => Math.round(value * 100) / 100
+
+/** Centred on x, beginning its height at y; sizes shrink to `mostMm` where the clear area is narrower. */
+export function practiceGuide(practice: PracticeGuide | undefined, centreX: number, y: number, mostMm: number): Guide {
+  const wanted = practice ?? { kind: 'line', lengthMm: 90 }
+  switch (wanted.kind) {
+    case 'line': {
+      const half = Math.min(wanted.lengthMm, mostMm) / 2
+      return { kind: 'line', path: `M ${round(centreX - half)} ${round(y)} L ${round(centreX + half)} ${round(y)}` }
+    }
+    case 'shape': {
+      const w = Math.min(wanted.widthMm, mostMm) / 2
+      const h = wanted.heightMm / 2
+      const path =
+        wanted.outline === 'rectangle'
+          ? `M ${round(centreX - w)} ${round(y - h)} L ${round(centreX + w)} ${round(y - h)} L ${round(centreX + w)} ${round(y + h)} L ${round(centreX - w)} ${round(y + h)} Z`
+          : `M ${round(centreX - w)} ${round(y)} A ${round(w)} ${round(h)} 0 0 1 ${round(centreX + w)} ${round(y)} A ${round(w)} ${round(h)} 0 0 1 ${round(centreX - w)} ${round(y)} Z`
+      return { kind: 'shape', path }
+    }
+    case 'spots': {
+      const apart = Math.min(wanted.apartMm, mostMm / Math.max(1, wanted.count - 1))
+      const from = centreX - (apart * (wanted.count - 1)) / 2
+      return { kind: 'spots', at: Array.from({ length: wanted.count }, (_, index) => [round(from + apart * index), round(y)] as const) }
+    }
+    default:
+      return unreachable(wanted)
+  }
+}
+
+/** Room above and below the middle of a practice guide, mm. */
+export function practiceHalfHeight(practice: PracticeGuide | undefined): number {
+  return practice?.kind === 'shape' ? practice.heightMm / 2 : 2
+}

@@ -1,0 +1,21 @@
+/**
+ * Round hoops: the free circle inside is the nominal size less 8 mm; the design keeps 12 mm more on each
+ * side for fingers and the needle's angle (common trade knowledge).
+ */
+export interface HoopSize {
+  readonly inches: number
+  readonly nominalMm: number
+  readonly insideMm: number
+}
+
+const FREE_MM = 8
+export const HOOP_MARGIN_MM = 12
+
+export const HOOP_SIZES: readonly HoopSize[] = [3, 4, 5, 6, 7, 8, 9, 10, 12].map((inches) => {
+  const nominalMm = Math.round(inches * 25.4)
+  return { inches, nominalMm, insideMm: nominalMm - FREE_MM }
+})
+/** The smallest listed hoop whose clear area holds a design of that longest diagonal; null beyond the largest. */
+export function hoopForDesign(diagonalMm: number): HoopSize | null {
+  return HOOP_SIZES.find((size) => size.insideMm - 2 * HOOP_MARGIN_MM >= diagonalMm) ?? null
+}

@@ -1,0 +1,13 @@
+/** Threads, needles, cloths and hoops, and how they fit together. */
+export { findThreadKind, nameThread, THREAD_KIND_IDS, THREAD_KINDS } from './threads.ts'
+export type { ThreadKind } from './threads.ts'
+export { CLOTH_KIND_IDS, CLOTH_KINDS, clothPitch, comfortableShaft, findClothKind } from './cloths.ts'
+export type { Cloth, ClothKind, SeeThrough } from './cloths.ts'
+export { makeBundle } from './bundle.ts'
+export type { Bundle } from './bundle.ts'
+export { findNeedle, NEEDLE_FAMILIES, NEEDLE_FAMILY_IDS, nameNeedle } from './needles.ts'
+export type { Needle, NeedleFamily } from './needles.ts'
+export { fitNeedles, SCHOOL_FACTOR, wantedShaft } from './fit-needle.ts'
+export type { NeedleFit, NeedleSchool, NeedleVerdict, NeedleWork } from './fit-needle.ts'
+export { HOOP_MARGIN_MM, HOOP_SIZES, hoopForDesign } from './hoops.ts'
+export type { HoopSize } from './hoops.ts'

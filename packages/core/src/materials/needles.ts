@@ -1,0 +1,71 @@
+/**
+ * Needles by family and size. A larger number is a finer needle within its family; millimetres are what
+ * count and the number is only a label. Shafts +-0.05 mm; eyes are computed:
+ * opening = bulge x shaft - 2 x cheek, cheek = 0.10 + 0.05 x shaft.
+ */
+export interface NeedleFamily {
+  readonly id: string
+  readonly name: string
+  readonly also: string
+  readonly point: 'sharp' | 'blunt'
+  /** How much wider the eye is than the shaft. Wraps slide off only where it is 1. */
+  readonly bulge: number
+  readonly shaftBySize: readonly (readonly [number, number])[]
+}
+
+const fineShafts: readonly (readonly [number, number])[] = [
+  [1, 1.02],
+  [2, 0.97],
+  [3, 0.91],
+  [4, 0.86],
+  [5, 0.79],
+  [6, 0.74],
+  [7, 0.69],
+  [8, 0.61],
+  [9, 0.56],
+  [10, 0.51],
+]
+const thickShafts: readonly (readonly [number, number])[] = [
+  [13, 2.35],
+  [14, 2.03],
+  [16, 1.63],
+  [18, 1.27],
+  [20, 1.09],
+  [22, 0.94],
+  [24, 0.81],
+  [26, 0.66],
+]
+
+export const NEEDLE_FAMILIES: readonly NeedleFamily[] = [
+  { id: 'embroidery', name: 'Embroidery', also: 'crewel', point: 'sharp', bulge: 1.1, shaftBySize: fineShafts },
+  { id: 'sharps', name: 'Sharps', also: '', point: 'sharp', bulge: 1.05, shaftBySize: [...fineShafts, [11, 0.46], [12, 0.41]] },
+  { id: 'milliner', name: 'Milliner', also: 'straw', point: 'sharp', bulge: 1, shaftBySize: [...fineShafts, [11, 0.46]] },
+  { id: 'chenille', name: 'Chenille', also: '', point: 'sharp', bulge: 1.35, shaftBySize: thickShafts },
+  { id: 'tapestry', name: 'Tapestry', also: '', point: 'blunt', bulge: 1.35, shaftBySize: [...thickShafts, [28, 0.56]] },
+]
+
+export const NEEDLE_FAMILY_IDS: readonly string[] = NEEDLE_FAMILIES.map((family) => family.id)
+
+export interface Needle {
+  readonly family: NeedleFamily
+  readonly size: number
+  readonly shaftMm: number
+  readonly eyeMm: number
+}
+
+export const NEEDLES: readonly Needle[] = NEEDLE_FAMILIES.flatMap((family) =>
+  family.shaftBySize.map(([size, shaftMm]) => ({
+    family,
+    size,
+    shaftMm,
+    eyeMm: family.bulge * shaftMm - 2 * (0.1 + 0.05 * shaftMm),
+  })),
+)
+
+export function findNeedle(familyId: string, size: number): Needle | null {
+  return NEEDLES.find((needle) => needle.family.id === familyId && needle.size === size) ?? null
+}
+
+export function nameNeedle(needle: Needle): string {
+  return `${needle.family.name} ${needle.size}`
+}

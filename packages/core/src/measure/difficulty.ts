@@ -1,0 +1,102 @@
+/**
+ * How hard an exercise is, from what the hands have to do. Every part is a load that can only add, so the
+ * score rises with each where all else is held; the parts add up to the score.
+ *
+ * raw = motor + memory + setting; score = 100 (1 - exp(-raw / 45)): absolute, so that a new stitch in the library
+ * changes no other score. The weights are judgement; they are gathered in one table for a class to tune.
+ */
+import { clamp } from '../base/index.ts'
+import type { Motion, MotionCounts } from '../work/index.ts'
+
+export interface DifficultyWeights {
+  readonly motions: Readonly<Record<Motion, number>>
+  readonly memoryPerMove: number
+  readonly memorySpecial: number
+  readonly short: number
+  readonly bend: number
+  readonly corner: number
+  readonly unmarked: number
+  readonly strands: number
+  readonly fatiguePerHour: number
+}
+
+export const USUAL_WEIGHTS: DifficultyWeights = {
+  motions: {
+    up: 1.6, // from behind, at an exact place, with no edge to feel
+    down: 0.4,
+    'shared-hole': 2,
+    'turn-back': 1.1,
+    split: 5,
+    'leave-loop': 1.5,
+    'catch-loop': 3,
+    'cross-loop': 7,
+    'keep-side': 2,
+    wrap: 10, // the second hand and an even tension; grows with the logarithm of the count
+    edge: 12, // landing on a line without a gap, on both sides of a shape
+  },
+  memoryPerMove: 0.6,
+  memorySpecial: 1,
+  short: 10,
+  bend: 9,
+  corner: 1.2,
+  unmarked: 2,
+  strands: 1.5,
+  fatiguePerHour: 4,
+}
+
+const SCALE = 45
+
+export interface DifficultyPart {
+  /** A motion's id, `memory`, or one of the settings `short`, `bend`, `corner`, `unmarked`, `strands`, `minutes`. */
+  readonly id: string
+  readonly group: 'motion' | 'memory' | 'setting'
+  readonly score: number
+}
+
+export interface Difficulty {
+  readonly score: number
+  /** Largest first; they add up to the score. */
+  readonly parts: readonly DifficultyPart[]
+}
+
+export interface DifficultyLoads {
+  readonly motions: MotionCounts
+  readonly repeats: number
+  /** Different moves in one repeat. */
+  readonly moves: number
+  /** Starts, ends and corners that differ from the repeat. */
+  readonly special: number
+  /** Stitch length over its shortest good one; 1.3 and above is comfortable. */
+  readonly lengthOverMin: number | null
+  /** Advance over the tightest radius. */
+  readonly bend: number
+  readonly corners: number
+  /** Share of holes that have no mark on the cloth, 0 to 1. */
+  readonly unmarked: number
+  readonly strands: number
+  readonly minutes: number
+}
+
+export function rateDifficulty(loads: DifficultyLoads, weights: DifficultyWeights = USUAL_WEIGHTS): Difficulty {
+  const raw: { id: string; group: DifficultyPart['group']; value: number }[] = []
+  const add = (id: string, group: DifficultyPart['group'], value: number): void => {
+    if (value > 1e-9) raw.push({ id, group, value })
+  }
+  const repeats = Math.max(1, loads.repeats)
+  for (const [motion, count] of Object.entries(loads.motions)) {
+    const each = count / repeats
+    // One of a motion weighs its weight; more of the same in one stitch weigh less and less.
+    add(motion, 'motion', weights.motions[motion as Motion] * Math.log2(1 + each))
+  }
+  add('memory', 'memory', weights.memoryPerMove * loads.moves + weights.memorySpecial * loads.special)
+  if (loads.lengthOverMin !== null) add('short', 'setting', weights.short * clamp(Math.log(1.3 / Math.max(0.2, loads.lengthOverMin)), 0, 2))
+  add('bend', 'setting', weights.bend * clamp(loads.bend, 0, 2))
+  add('corner', 'setting', weights.corner * Math.log2(1 + loads.corners))
+  add('unmarked', 'setting', weights.unmarked * clamp(loads.unmarked, 0, 1))
+  add('strands', 'setting', weights.strands * (loads.strands === 1 ? 1 : loads.strands >= 5 ? 1 : 0))
+  add('minutes', 'setting', weights.fatiguePerHour * clamp(loads.minutes / 60, 0, 3))
+  const total = raw.reduce((all, part) => all + part.value, 0)
+  const score = 100 * (1 - Math.exp(-total / SCALE))
+  const parts = raw.map(({ id, group, value }) => ({ id, group, score: total > 0 ? (score * value) / total : 0 })).sort((a, b) => b.score - a.score || a.id.localeCompare(b.id))
+  return { score, parts }
+}

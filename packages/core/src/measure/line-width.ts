@@ -1,0 +1,34 @@
+/**
+ * How wide a stitch reads on the cloth, measured from its drawn thread: the reach of the front pieces to
+ * either side of a straight guide, and the thread's own width. mm.
+ */
+import { requireNumber } from '../base/index.ts'
+import { type StitchWork, straightBand, type WorkedStitch } from '../work/index.ts'
+
+/** A parted thread opens by a fifth of its width: half the lens that the needle makes. */
+const PARTED = 0.2
+
+export function measureWidth(work: StitchWork, worked: WorkedStitch): number {
+  const { W, F } = work.materials
+  const knots = worked.segments.filter((segment) => segment.kind === 'knot')
+  if (knots.length > 0) return Math.max(...knots.map((knot) => knot.sizeMm))
+  if (work.guide.kind === 'shape') return F
+  if (work.guide.kind !== 'line') return W
+  const band = straightBand(work, worked)
+  const parted = worked.segments.some((segment) => segment.parted.length > 0)
+  const width = band.left + band.right + W * (1 + (parted ? PARTED : 0))
+  requireNumber(width, 'width')
+  return width
+}
+
+/**
+ * The share of the drawn guide that thread covers. A fill: lying width over pitch. A line: the length of
+ * thread in front over the length of the line, at most 1. Spots: 1.
+ */
+export function measureCoverage(work: StitchWork, worked: WorkedStitch): number {
+  if (work.guide.kind === 'shape') return worked.fitted.pitchMm > 0 ? Math.min(1, work.materials.F / worked.fitted.pitchMm) : 0
+  if (work.guide.kind !== 'line') return 1
+  let inFront = 0
+  for (const segment of worked.segments) if (segment.side === 'front') inFront += segment.lengthMm
+  return Math.min(1, inFront / work.guide.path.length)
+}

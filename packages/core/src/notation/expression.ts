@@ -1,0 +1,173 @@
+/**
+ * Arithmetic in stitch documents, read and worked out here and never run as code. A number, a name,
+ * `+ - * / %`, brackets and a few functions. Names are looked up by the caller; whatever is not finite is
+ * an error that says which expression it was.
+ */
+import type { Expression } from './document.ts'
+
+export class ExpressionError extends Error {}
+
+export type Lookup = (name: string) => number
+export type Compiled = (lookup: Lookup) => number
+
+const MAX_CHARACTERS = 200
+const MAX_DEPTH = 40
+
+const FUNCTIONS: ReadonlyMap<string, (...values: number[]) => number> = new Map([
+  ['min', Math.min],
+  ['max', Math.max],
+  ['abs', Math.abs],
+  ['sqrt', Math.sqrt],
+  ['sin', Math.sin],
+  ['cos', Math.cos],
+  ['tan', Math.tan],
+  ['floor', Math.floor],
+  ['ceil', Math.ceil],
+  ['round', Math.round],
+] as [string, (...values: number[]) => number][])
+
+export const FUNCTION_NAMES: readonly string[] = [...FUNCTIONS.keys(), 'count']
+
+/** Throws an `ExpressionError` whose message quotes the expression. */
+export function compileExpression(expression: Expression): Compiled {
+  if (typeof expression === 'number') {
+    if (!Number.isFinite(expression)) throw new ExpressionError(`${expression} is not a usable number`)
+    return () => expression
+  }
+  if (expression.length > MAX_CHARACTERS) throw new ExpressionError(`an expression of ${expression.length} characters is too long; the most is ${MAX_CHARACTERS}`)
+  const parsed = new Parser(expression).parse()
+  return (lookup) => {
+    const value = parsed(lookup)
+    if (!Number.isFinite(value)) throw new ExpressionError(`"${expression}" has no finite value`)
+    return value
+  }
+}
+
+/** The names that an expression refers to, functions left out. */
+export function namesIn(expression: Expression): readonly string[] {
+  if (typeof expression === 'number') return []
+  const words = expression.match(/[A-Za-z_]\w*/g) ?? []
+  return [...new Set(words)].filter((word) => !FUNCTION_NAMES.includes(word))
+}
+
+type Token = { readonly kind: 'number'; readonly value: number } | { readonly kind: 'name' | 'sign'; readonly text: string }
+
+class Parser {
+  private readonly tokens: readonly Token[]
+  private place = 0
+  private depth = 0
+
+  constructor(private readonly source: string) {
+    this.tokens = tokenize(source)
+  }
+
+  parse(): Compiled {
+    const compiled = this.terms()
+    if (this.place < this.tokens.length) this.fail('something is left over at its end')
+    return compiled
+  }
+
+  private fail(why: string): never {
+    throw new ExpressionError(`"${this.source}" cannot be read: ${why}`)
+  }
+
+  private sign(...texts: string[]): string | null {
+    const token = this.tokens[this.place]
+    if (token?.kind !== 'sign' || !texts.includes(token.text)) return null
+    this.place += 1
+    return token.text
+  }
+
+  private terms(): Compiled {
+    this.depth += 1
+    if (this.depth > MAX_DEPTH) this.fail('its brackets are nested too deeply')
+    let left = this.factors()
+    for (let sign = this.sign('+', '-'); sign; sign = this.sign('+', '-')) {
+      const a = left
+      const b = this.factors()
+      left = sign === '+' ? (look) => a(look) + b(look) : (look) => a(look) - b(look)
+    }
+    this.depth -= 1
+    return left
+  }
+
+  private factors(): Compiled {
+    let left = this.single()
+    for (let sign = this.sign('*', '/', '%'); sign; sign = this.sign('*', '/', '%')) {
+      const a = left
+      const b = this.single()
+      left = this.product(sign, a, b)
+    }
+    return left
+  }
+
+  private product(sign: string, a: Compiled, b: Compiled): Compiled {
+    if (sign === '*') return (look) => a(look) * b(look)
+    const source = this.source
+    return (look) => {
+      const by = b(look)
+      if (by === 0) throw new ExpressionError(`"${source}" divides by zero`)
+      const value = a(look)
+      // The remainder is never negative, so that k-1 counts round as a person expects.
+      return sign === '/' ? value / by : value - Math.floor(value / by) * by
+    }
+  }
+
+  private single(): Compiled {
+    if (this.sign('-')) {
+      const inner = this.nested(() => this.single())
+      return (look) => -inner(look)
+    }
+    if (this.sign('+')) return this.nested(() => this.single())
+    if (this.sign('(')) {
+      const inner = this.terms()
+      if (!this.sign(')')) this.fail('a bracket is not closed')
+      return inner
+    }
+    const token = this.tokens[this.place]
+    this.place += 1
+    if (token?.kind === 'number') return () => token.value
+    if (token?.kind === 'name') return this.named(token.text)
+    return this.fail('a number or a name is missing')
+  }
+
+  private nested(read: () => Compiled): Compiled {
+    this.depth += 1
+    if (this.depth > MAX_DEPTH) this.fail('its signs are nested too deeply')
+    const inner = read()
+    this.depth -= 1
+    return inner
+  }
+
+  private named(name: string): Compiled {
+    if (!this.sign('(')) return (look) => look(name)
+    if (name === 'count') {
+      const label = this.tokens[this.place]
+      this.place += 1
+      if (label?.kind !== 'name' || !this.sign(')')) this.fail('count takes one label in brackets')
+      const wanted = `count(${(label as { text: string }).text})`
+      return (look) => look(wanted)
+    }
+    const run = FUNCTIONS.get(name)
+    if (!run) return this.fail(`there is no function "${name}"`)
+    const given: Compiled[] = [this.terms()]
+    while (this.sign(',')) given.push(this.terms())
+    if (!this.sign(')')) this.fail(`the bracket after "${name}" is not closed`)
+    return (look) => run(...given.map((one) => one(look)))
+  }
+}
+
+function tokenize(source: string): readonly Token[] {
+  const tokens: Token[] = []
+  const pattern = /\s*(?:(\d+\.?\d*(?:[eE][+-]?\d+)?|\.\d+)|([A-Za-z_]\w*)|([-+*/%(),]))/y
+  const text = source.trimEnd()
+  while (pattern.lastIndex < text.length) {
+    const start = pattern.lastIndex
+    const match = pattern.exec(text)
+    if (!match) throw new ExpressionError(`"${source}" cannot be read: "${text.slice(start).trim().charAt(0)}" has no meaning here`)
+    if (match[1] !== undefined) tokens.push({ kind: 'number', value: Number(match[1]) })
+    else if (match[2] !== undefined) tokens.push({ kind: 'name', text: match[2] })
+    else tokens.push({ kind: 'sign', text: match[3] as string })
+  }
+  return tokens
+}

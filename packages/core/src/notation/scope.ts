@@ -1,0 +1,100 @@
+/**
+ * What the names in a stitch document stand for. Parameters may be given by the teacher, else their usual
+ * value is worked out; they may refer to each other but not in a ring.
+ */
+import { error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { type Expression, type ParameterSpec, parameterSpec, type StitchDocument } from './document.ts'
+import { compileExpression, ExpressionError, FUNCTION_NAMES, type Lookup } from './expression.ts'
+
+/** Names that the notation gives a meaning; a parameter may not take one. */
+export const RESERVED_NAMES: readonly string[] = [
+  ...['k', 'n', 'w', 'wl', 'wr', 'rest', 'U', 'row', 'col', 'span', 'j', 'u', 'h', 'size', 'radius', 'height'],
+  ...['D', 'W', 'F', 't', 'ds'],
+  ...FUNCTION_NAMES,
+]
+
+/** What the thread, needle and cloth give: D, W, F, t, ds; p, the pitch of the cloth's threads; e, "right beside". */
+export type MaterialValues = Readonly<Record<'D' | 'W' | 'F' | 't' | 'ds' | 'p' | 'e', number>>
+
+export interface ParameterValue {
+  readonly id: string
+  readonly name: string
+  readonly kind: 'length' | 'count' | 'share'
+  readonly value: number
+  /** Given by the teacher, or left to the usual value. */
+  readonly given: boolean
+  readonly usual: number
+  readonly min: number | null
+  readonly max: number | null
+}
+
+export type ParameterValues = ReadonlyMap<string, ParameterValue>
+
+const MOST_PARAMETERS = 24
+
+/** Every parameter worked out. A problem names the stitch and the parameter. */
+export function resolveParameters(
+  document: StitchDocument,
+  materials: MaterialValues,
+  given: Readonly<Record<string, number>> = {},
+): Result<ParameterValues> {
+  const specs = new Map(Object.entries(document.parameters ?? {}).map(([id, one]) => [id, parameterSpec(one)] as const))
+  const problems: Problem[] = []
+  const wrong = (id: string, message: string): void => {
+    problems.push(error('notation.parameter', ['parameters', id], `${document.name}: ${message}`))
+  }
+  if (specs.size > MOST_PARAMETERS) wrong('', `${specs.size} parameters are too many; the most is ${MOST_PARAMETERS}.`)
+  for (const id of specs.keys()) {
+    if (RESERVED_NAMES.includes(id)) wrong(id, `a parameter may not be called "${id}", because the notation uses that name. Choose another.`)
+    else if (!/^[A-Za-z]\w*$/.test(id)) wrong(id, `a parameter may not be called "${id}". Use letters and digits.`)
+  }
+  for (const id of Object.keys(given)) {
+    if (!specs.has(id)) wrong(id, `there is no parameter "${id}". It has ${[...specs.keys()].join(', ') || 'none'}.`)
+    else if (!Number.isFinite(given[id])) wrong(id, `the parameter "${id}" must be a number.`)
+  }
+  if (problems.length > 0) return failure(...problems)
+
+  const values = new Map<string, ParameterValue>()
+  const open: string[] = []
+  const lookup: Lookup = (name) => {
+    if (specs.has(name)) return resolve(name).value
+    if (Object.hasOwn(materials, name)) return materials[name as keyof MaterialValues]
+    throw new ExpressionError(`there is nothing called "${name}"`)
+  }
+  const resolve = (id: string): ParameterValue => {
+    const known = values.get(id)
+    if (known) return known
+    if (open.includes(id)) throw new ExpressionError(`the parameters ${[...open.slice(open.indexOf(id)), id].join(' \u2192 ')} refer to each other in a ring`)
+    open.push(id)
+    const value = valueOf(id, specs.get(id) as ParameterSpec, given, lookup)
+    open.pop()
+    values.set(id, value)
+    return value
+  }
+  for (const id of specs.keys()) {
+    try {
+      resolve(id)
+    } catch (thrown) {
+      if (!(thrown instanceof ExpressionError)) throw thrown
+      wrong(id, `the parameter "${id}": ${thrown.message}.`)
+      return failure(...problems)
+    }
+  }
+  return success(values)
+}
+
+function valueOf(id: string, spec: ParameterSpec, given: Readonly<Record<string, number>>, lookup: Lookup): ParameterValue {
+  const work = (expression: Expression): number => compileExpression(expression)(lookup)
+  const usual = work(spec.usual)
+  const isGiven = Object.hasOwn(given, id)
+  return {
+    id,
+    name: spec.name ?? id,
+    kind: spec.kind ?? 'length',
+    value: isGiven ? (given[id] as number) : usual,
+    given: isGiven,
+    usual,
+    min: spec.min === undefined ? null : work(spec.min),
+    max: spec.max === undefined ? null : work(spec.max),
+  }
+}

@@ -1,0 +1,155 @@
+/**
+ * The sampler document: what the teacher decided, and nothing that can be computed. Lengths are millimetres,
+ * origin at the top left of the cloth, y down. The contract's schema checks these shapes at every border.
+ */
+import type { NeedleSchool } from '../materials/index.ts'
+import type { StitchDocument } from '../notation/index.ts'
+
+export type Level = 'beginner' | 'improver' | 'experienced'
+export type Handling = 'stab' | 'sew'
+
+export interface WaysOfWorking {
+  readonly threadStart: 'away-knot' | 'knot-behind' | 'caught-tail'
+  readonly threadEnd: 'woven-under' | 'loop-knots'
+  readonly needlefulMm: number
+  readonly split: 'from-below' | 'from-above'
+  readonly satin: 'wrapped' | 'turned'
+  readonly satinOutline: 'before' | 'after' | 'none'
+  readonly stemThread: 'right' | 'left'
+  readonly fillThenOutline: boolean
+  readonly needle: NeedleSchool
+  readonly handling: Handling
+}
+
+/** A few choices overruled, the rest left as they are. */
+export type OverruledWays = { readonly [Way in keyof WaysOfWorking]?: WaysOfWorking[Way] | undefined }
+
+export interface Brief {
+  readonly level: Level
+  readonly learners: number
+  readonly leftHanded: number
+  readonly sparePercent: number
+  readonly lessonMinutes: number
+  readonly homeMinutesPerWeek: number
+  readonly startDate?: string | undefined
+  readonly everyDays?: number | undefined
+  readonly skipDates?: readonly string[] | undefined
+  readonly purpose?: string | undefined
+  readonly waysOfWorking: WaysOfWorking
+}
+
+export interface Colour {
+  readonly name: string
+  readonly hex: string
+}
+
+export interface SamplerCloth {
+  readonly kind: string
+  readonly threadsPerCm?: number | null | undefined
+  readonly thicknessMm?: number | undefined
+  readonly colour: Colour
+  readonly widthMm: number
+  readonly heightMm: number
+}
+
+export interface Hoop {
+  readonly shape: 'round'
+  readonly nominalMm: number
+  readonly insideMm: number
+  readonly at: readonly [number, number]
+}
+
+export interface SamplerThread {
+  readonly id: string
+  readonly kind: string
+  readonly weight?: string | undefined
+  readonly colour: Colour
+}
+
+type Pair = readonly [number, number]
+
+export type Guide =
+  | { readonly kind: 'line'; readonly path: string }
+  | { readonly kind: 'band'; readonly path?: string | undefined; readonly widthMm?: number | undefined; readonly rails?: readonly string[] | undefined }
+  | { readonly kind: 'shape'; readonly path: string; readonly directions?: readonly string[] | undefined; readonly vein?: string | undefined; readonly holes?: readonly string[] | undefined }
+  | { readonly kind: 'spot'; readonly at: Pair; readonly turnRad?: number | undefined }
+  | { readonly kind: 'spots'; readonly at: readonly Pair[]; readonly turnRad?: number | undefined }
+  | { readonly kind: 'ring'; readonly at: Pair; readonly radiusMm: number }
+  | { readonly kind: 'square'; readonly at: Pair; readonly sideMm: number; readonly turnRad?: number | undefined; readonly repeat?: number | undefined }
+  | { readonly kind: 'grid'; readonly at: Pair; readonly columns: number; readonly rows: number; readonly cellMm: number }
+  | { readonly kind: 'pins'; readonly base: Pair; readonly pins: readonly Pair[] }
+
+export type GuideKind = Guide['kind']
+export type MarkStyle = 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'none'
+export type MarkLayer = 'trace' | 'look' | 'frame'
+
+export interface NeedleChoice {
+  readonly kind: string
+  readonly size: number
+}
+
+/** Another stitch that the teacher allows, with its own thread and lengths. */
+export interface Substitute {
+  readonly stitch: string
+  readonly parameters?: Readonly<Record<string, number>> | undefined
+  readonly thread?: string | undefined
+  readonly strands?: number | undefined
+  readonly needle?: NeedleChoice | undefined
+}
+
+/** Where an exercise must stand in the course. */
+export interface Pins {
+  readonly lesson?: string | undefined
+  readonly first?: boolean | undefined
+  readonly last?: boolean | undefined
+  readonly before?: readonly string[] | undefined
+  readonly after?: readonly string[] | undefined
+  readonly together?: readonly string[] | undefined
+}
+
+export interface Exercise {
+  readonly id: string
+  readonly name: string
+  readonly stitch: string
+  readonly guide: Guide
+  readonly parameters?: Readonly<Record<string, number>> | undefined
+  readonly variant?: string | undefined
+  readonly marks?: MarkStyle | undefined
+  readonly nth?: number | undefined
+  readonly layer?: MarkLayer | undefined
+  readonly thread?: string | undefined
+  readonly strands?: number | undefined
+  readonly needle?: NeedleChoice | undefined
+  readonly secondThread?: string | undefined
+  readonly secondStrands?: number | undefined
+  readonly secondNeedle?: NeedleChoice | undefined
+  readonly substitutes?: readonly Substitute[] | undefined
+  readonly asShown?: { readonly strands?: number | undefined; readonly pitchMm?: number | undefined; readonly colour?: Colour | undefined } | undefined
+  readonly pins?: Pins | undefined
+  readonly hold?: 'tight' | 'easy' | 'free' | undefined
+  readonly toleranceMm?: number | undefined
+  readonly waysOfWorking?: OverruledWays | undefined
+  readonly after?: readonly string[] | undefined
+  readonly note?: string | undefined
+}
+
+export interface Lesson {
+  readonly id: string
+  readonly title: string
+  readonly exercises: readonly string[]
+}
+
+export interface Sampler {
+  readonly format: 'lemmata-sampler'
+  readonly version: 1
+  readonly name: string
+  readonly units: 'mm' | 'in'
+  readonly brief: Brief
+  readonly cloth: SamplerCloth
+  readonly workingHoop?: Hoop | undefined
+  readonly displayHoop?: Hoop | undefined
+  readonly threads: readonly SamplerThread[]
+  readonly exercises: readonly Exercise[]
+  readonly lessons: readonly Lesson[]
+  readonly stitches: readonly StitchDocument[]
+}

@@ -1,0 +1,10 @@
+/** Working a stitch on a guide: pieces of thread, holes and counted motions. */
+export type * from './types.ts'
+export { workStitch } from './work-stitch.ts'
+export type { StitchWork } from './work-stitch.ts'
+export { followCurve, straightBand, workOnStraight } from './follow-curve.ts'
+export type { Followed } from './follow-curve.ts'
+export { compileStitch, where } from './compile.ts'
+export { knotSize } from './wrap-rule.ts'
+export { wayRoundPost } from './post-rule.ts'
+export type { Post } from './post-rule.ts'

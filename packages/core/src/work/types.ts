@@ -1,0 +1,91 @@
+/** What working a stitch on a guide gives: pieces of thread with a side, a path and an order, and what was counted. */
+import type { Point, Point3 } from '../geometry/index.ts'
+
+export type Side = 'front' | 'back'
+export type ThreadRole = 'main' | 'second'
+
+/** How a piece of thread came to lie as it does; each kind has one geometry rule. */
+export type SegmentKind = 'straight' | 'loop' | 'kept' | 'knot' | 'coil'
+
+/** Which move made a piece: the names and counts of the stitch document. */
+export interface MoveRef {
+  readonly pass: number
+  readonly block: 'start' | 'repeat' | 'end' | 'close' | 'afterCorner'
+  /** Which list of a cycle, 0 where there is one. */
+  readonly list: number
+  readonly repeat: number
+  readonly move: number
+}
+
+export interface Segment {
+  readonly side: Side
+  readonly thread: ThreadRole
+  readonly kind: SegmentKind
+  readonly lie: 'round' | 'flat'
+  /** One curve: the picture (drop z), the order and the length all come from it. mm. */
+  points: readonly Point3[]
+  lengthMm: number
+  /** Later lies over earlier. */
+  readonly order: number
+  readonly made: MoveRef
+  readonly label: string | null
+  /** Indexes into `holes`: where it comes out of and goes into the cloth. */
+  readonly from: number
+  readonly to: number
+  /** Where a later stitch has parted this thread. */
+  readonly parted: Point[]
+  /** Turns wound on the needle, for knots and coils. */
+  readonly turns: number
+  /** Knot: its diameter. Coil: its length. mm; 0 otherwise. */
+  readonly sizeMm: number
+}
+
+export interface Hole extends Point {
+  readonly move: 'up' | 'down'
+  readonly made: MoveRef
+  /** The first hole at this very place (its own index when it is new). */
+  readonly same: number
+}
+
+export type Motion =
+  | 'up'
+  | 'down'
+  | 'shared-hole'
+  | 'turn-back'
+  | 'split'
+  | 'leave-loop'
+  | 'catch-loop'
+  | 'cross-loop'
+  | 'keep-side'
+  | 'wrap'
+  | 'edge'
+
+export type MotionCounts = Readonly<Partial<Record<Motion, number>>>
+
+export interface LegFit {
+  readonly lengthMm: number
+  /** Stitches in this leg; part stitches where a corner falls inside a repeat. */
+  readonly count: number
+  readonly pitchMm: number
+}
+
+export interface Fitted {
+  readonly count: number
+  /** The advance from one stitch to the next, the mean where legs differ. */
+  readonly pitchMm: number
+  readonly lengthMm: number
+  readonly legs: readonly LegFit[]
+  /** What the parameters asked for. */
+  readonly askedMm: number
+}
+
+export interface WorkedStitch {
+  readonly segments: readonly Segment[]
+  readonly holes: readonly Hole[]
+  readonly fitted: Fitted
+  readonly motions: MotionCounts
+  readonly repeats: number
+  /** Trips of the thread through the cloth, wraps' mm and turns. */
+  readonly trips: number
+  readonly wrapMm: number
+}
