@@ -1,10 +1,17 @@
 /** The commands: each takes checked JSON and gives JSON, SVG or PDF. */
 import { assignMaterials, surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, hasErrors, type Problem, type Result, success } from '@lemmata/core/base'
-import { type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { drawSampler, writeSvg } from '@lemmata/core/drawing'
+import { type WorkedExercise, workExercise, workSampler } from '@lemmata/core/exercise'
+import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { nameNeedle } from '@lemmata/core/materials'
-import type { Sampler } from '@lemmata/core/sampler'
-import { readSampler } from '@lemmata/contract'
+import type { StitchDocument } from '@lemmata/core/notation'
+import { brokenRules, courseOf, findOrder, motionsOf, restsOn } from '@lemmata/core/plan'
+import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { demonstrate } from '@lemmata/core/steps'
+import { LIBRARY } from '@lemmata/core/stitches'
+import { problemsOf, readSampler, readStitch, sheetRequest } from '@lemmata/contract'
+import { printSampler } from '@lemmata/print'
 
 export interface Answer {
   readonly output: unknown
@@ -111,12 +118,87 @@ function asExercise(given: unknown): unknown {
   }
 }
 
-export const COMMANDS: Readonly<Record<string, Command>> = {
-  work: { needsFile: true, run: work },
-  fit: { needsFile: true, run: fit },
+function svg(given: unknown): Result<Answer> {
+  const sampler = readSampler(given)
+  if (!sampler.ok) return sampler
+  const { done, problems } = workAll(sampler.value)
+  return success({ output: writeSvg(drawSampler(sampler.value, done, { side: 'front', worked: true, marks: true, detail: 'edged' })), wrong: hasErrors(problems) }, problems)
 }
 
-export function withSampler(given: unknown, use: (sampler: Sampler) => Result<Answer>): Result<Answer> {
+async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const sampler = readSampler(given)
-  return sampler.ok ? use(sampler.value) : failure(...(sampler.problems.length > 0 ? sampler.problems : [error('cli.nothing', [], 'There is nothing to work.')]))
+  if (!sampler.ok) return sampler
+  const wanted = sheetRequest.safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
+  if (!wanted.success) return failure(...problemsOf(wanted.error))
+  if (options.out === undefined) return failure(error('cli.no-out', [], 'Say where the PDF goes: --out sheet.pdf'))
+  const printed = await printSampler({ sampler: sampler.value, ...wanted.data, made: new Date() })
+  return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
+}
+
+function workAll(sampler: Sampler): { done: WorkedExercise[]; problems: Problem[] } {
+  const done: WorkedExercise[] = []
+  const problems: Problem[] = []
+  const results = workSampler(sampler)
+  for (const [index, exercise] of sampler.exercises.entries()) {
+    const result = results.get(exercise.id)
+    if (!result) continue
+    if (result.ok) done.push(result.value)
+    problems.push(...underExercise(index, result.ok ? result.value.problems : result.problems))
+  }
+  return { done, problems }
+}
+
+/** The stitch on its own practice guide: what the library and the checks show of it. */
+function tryOut(document: StitchDocument): Result<WorkedExercise> {
+  const plain = newSampler('Try-out')
+  const exercise = { id: 'e1', name: document.name, stitch: document.id, guide: practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160) }
+  return workExercise(exercise, { ...surroundingsOf(plain), stitches: [document] })
+}
+
+function stitches(): Result<Answer> {
+  const worked = LIBRARY.map((document) => ({ document, done: tryOut(document) }))
+  const course = worked.flatMap(({ document, done }) => (done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.difficulty.score, motions: motionsOf(done.value) }] : []))
+  const rests = restsOn(course)
+  const output = worked.map(({ document, done }) => ({
+    id: document.id,
+    name: document.name,
+    also: document.also ?? [],
+    family: document.family ?? '',
+    guide: document.guide,
+    restsOn: rests.get(document.id)?.map((one) => one.on) ?? [],
+    motions: done.ok ? motionsOf(done.value) : [],
+    difficulty: done.ok ? done.value.difficulty.score : null,
+  }))
+  return success({ output, wrong: false })
+}
+
+function stitch(given: unknown): Result<Answer> {
+  const read = readStitch(given)
+  if (!read.ok) return read
+  const done = tryOut(read.value)
+  if (!done.ok) return done
+  const { assigned, difficulty } = done.value
+  const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })
+  if (!shown.ok) return shown
+  const steps = shown.value.steps.map((step) => ({ number: step.number, move: step.move, hole: step.hole, sentence: step.sentence }))
+  return success({ output: { id: read.value.id, name: read.value.name, steps, motions: motionsOf(done.value), difficulty, threadMm: done.value.thread, widthMm: done.value.widthMm }, wrong: false }, done.value.problems)
+}
+
+function order(given: unknown): Result<Answer> {
+  const sampler = readSampler(given)
+  if (!sampler.ok) return sampler
+  const { done, problems } = workAll(sampler.value)
+  const course = courseOf(done)
+  const found = findOrder(course, sampler.value.brief.lessonMinutes)
+  return success({ output: { ...found, why: Object.fromEntries(found.why), broken: brokenRules(course, sampler.value.exercises.map((exercise) => exercise.id)) }, wrong: hasErrors(problems) }, problems)
+}
+
+export const COMMANDS: Readonly<Record<string, Command>> = {
+  stitches: { needsFile: false, run: stitches },
+  stitch: { needsFile: true, run: stitch },
+  work: { needsFile: true, run: work },
+  fit: { needsFile: true, run: fit },
+  order: { needsFile: true, run: order },
+  svg: { needsFile: true, run: svg },
+  sheet: { needsFile: true, run: sheet },
 }

@@ -21,7 +21,7 @@ const ways = {
   handling: z.enum(['stab', 'sew']),
 }
 /** Choices overruled in one exercise: only what is given, without the usual values filled in. */
-const overruledWays = z.object(ways).partial()
+export const overruledWays = z.object(ways).partial()
 /** The brief's choices, complete: whatever a file leaves out is the usual way. */
 export const waysOfWorking = overruledWays.transform((given): WaysOfWorking => waysFor({ waysOfWorking: USUAL_WAYS }, given))
 

@@ -36,3 +36,11 @@ export function practiceGuide(practice: PracticeGuide | undefined, centreX: numb
 export function practiceHalfHeight(practice: PracticeGuide | undefined): number {
   return practice?.kind === 'shape' ? practice.heightMm / 2 : 2
 }
+
+/** A practice guide for a document that names none, by the first kind of guide that it is worked on. */
+export function practiceFor(document: { readonly guide: readonly string[] }): PracticeGuide {
+  const kind = document.guide[0]
+  if (kind === 'shape') return { kind: 'shape', widthMm: 18, heightMm: 7 }
+  if (kind === 'spot' || kind === 'spots') return { kind: 'spots', count: 10, apartMm: 8 }
+  return { kind: 'line', lengthMm: 90 }
+}

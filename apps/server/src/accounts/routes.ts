@@ -1,0 +1,56 @@
+import { changePassword, makeAccount, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
+import { Router } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import { Teacher } from '../database/index.ts'
+import { parseBody } from '../http/parse.ts'
+import { beginSession, csrfToken, endSession, signedIn } from '../http/sessions.ts'
+import { changeTeacherPassword, checkTeacher, makeTeacher } from './service.ts'
+
+const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
+
+export interface AccountSettings {
+  /** Wrong sign-ins from one address in five minutes. */
+  readonly mostTries: number
+}
+
+export function accountRoutes({ mostTries }: AccountSettings): Router {
+  const routes = Router()
+  const limit = rateLimit({
+    windowMs: 5 * 60 * 1000,
+    limit: mostTries,
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    message: { error: { code: 'account.too-many-tries', message: 'Too many tries. Wait five minutes and try again.' } },
+  })
+
+  routes.get('/session', async (request, response) => {
+    const { teacherId } = request.session
+    const teacher = teacherId ? await Teacher.findByPk(teacherId) : null
+    const answer: SessionAnswer = { teacher: teacher ? answerFor(teacher) : null, csrf: csrfToken(request) }
+    response.json(answer)
+  })
+
+  routes.post('/accounts', limit, async (request, response) => {
+    const teacher = await makeTeacher(parseBody(makeAccount, request.body))
+    await beginSession(request, teacher.id)
+    response.status(201).json({ teacher: answerFor(teacher), csrf: csrfToken(request) } satisfies SessionAnswer)
+  })
+
+  routes.post('/session', limit, async (request, response) => {
+    const teacher = await checkTeacher(parseBody(signIn, request.body))
+    await beginSession(request, teacher.id)
+    response.json({ teacher: answerFor(teacher), csrf: csrfToken(request) } satisfies SessionAnswer)
+  })
+
+  routes.delete('/session', async (request, response) => {
+    await endSession(request)
+    response.status(204).end()
+  })
+
+  routes.put('/account/password', async (request, response) => {
+    await changeTeacherPassword(signedIn(request), parseBody(changePassword, request.body))
+    response.status(204).end()
+  })
+  return routes
+}

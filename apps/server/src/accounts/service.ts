@@ -1,0 +1,29 @@
+/** Accounts of teachers. */
+import { UniqueConstraintError } from 'sequelize'
+import { Teacher } from '../database/index.ts'
+import { HttpProblem, notSignedIn } from '../http/problem.ts'
+import { hashPassword, passwordMatches } from './passwords.ts'
+
+export async function makeTeacher(given: { email: string; name: string; password: string }): Promise<Teacher> {
+  try {
+    return await Teacher.create({ email: given.email, name: given.name, passwordHash: await hashPassword(given.password) })
+  } catch (error) {
+    if (error instanceof UniqueConstraintError) throw new HttpProblem(409, 'account.taken', 'There is an account with this address already. Sign in with it, or use another address.')
+    throw error
+  }
+}
+
+export async function checkTeacher(given: { email: string; password: string }): Promise<Teacher> {
+  const teacher = await Teacher.findOne({ where: { email: given.email } })
+  const matches = await passwordMatches(given.password, teacher?.passwordHash ?? null)
+  if (!teacher || !matches) throw new HttpProblem(401, 'account.wrong', 'This address and password do not go together. Check both and try again.')
+  return teacher
+}
+
+export async function changeTeacherPassword(teacherId: string, given: { current: string; next: string }): Promise<void> {
+  const teacher = await Teacher.findByPk(teacherId)
+  if (!teacher) throw notSignedIn()
+  if (!(await passwordMatches(given.current, teacher.passwordHash))) throw new HttpProblem(422, 'account.password', 'Your present password is not this one. Type it again.')
+  teacher.passwordHash = await hashPassword(given.next)
+  await teacher.save()
+}

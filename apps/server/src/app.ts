@@ -1,0 +1,67 @@
+/** The Express application: page, API, and how errors are answered. */
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import type { Sequelize } from 'sequelize'
+import { type AccountSettings, accountRoutes } from './accounts/index.ts'
+import { answerErrors, notFound } from './http/errors.ts'
+import { checkCsrf, sessions } from './http/sessions.ts'
+import { samplerRoutes } from './samplers/index.ts'
+import { sheetRoutes } from './sheets/index.ts'
+
+export interface AppSettings extends AccountSettings {
+  readonly sequelize: Sequelize
+  readonly secret: string
+  readonly log: Logger
+}
+
+const PAGE = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
+
+export function makeApp(settings: AppSettings): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          // Ant Design writes its styles into the page.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'worker-src': ["'self'", 'blob:'],
+          'frame-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      // Plain http on loopback.
+      strictTransportSecurity: false,
+    }),
+  )
+  app.use(pinoHttp({ logger: settings.log, autoLogging: false }))
+  const api = express.Router()
+  api.get('/health', async (_request, response) => {
+    await settings.sequelize.query('SELECT 1')
+    response.json({ ok: true })
+  })
+  api.use(sessions(settings.sequelize, settings.secret))
+  api.use(checkCsrf)
+  api.use(express.json({ limit: '4mb' }))
+  api.use(accountRoutes(settings))
+  api.use(samplerRoutes(settings.sequelize))
+  api.use(sheetRoutes())
+  api.use(notFound)
+  app.use('/api', api)
+  app.use('/assets', express.static(join(PAGE, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
+  app.use(express.static(PAGE, { index: false }))
+  app.get('/{*rest}', (_request, response, next) => {
+    const page = join(PAGE, 'index.html')
+    if (!existsSync(page)) return next()
+    response.set('cache-control', 'no-cache').sendFile(page)
+  })
+  app.use(notFound)
+  app.use(answerErrors(settings.log))
+  return app
+}

@@ -1,0 +1,5 @@
+/** The record: connection, tables, migrations. */
+export { connectDatabase } from './connect.ts'
+export type { DatabaseSettings } from './connect.ts'
+export { migrate } from './migrate.ts'
+export { defineModels, OperationRow, SamplerRow, Teacher } from './models.ts'

@@ -1,0 +1,59 @@
+/** What is kept: teachers, their samplers, and every operation that was acknowledged. */
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+
+export class Teacher extends Model<InferAttributes<Teacher>, InferCreationAttributes<Teacher>> {
+  declare id: CreationOptional<string>
+  declare email: string
+  declare name: string
+  declare passwordHash: string
+  declare createdAt: CreationOptional<Date>
+}
+
+export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreationAttributes<SamplerRow>> {
+  declare id: CreationOptional<string>
+  declare teacherId: string
+  declare name: string
+  /** The sampler document, checked by the contract on its way in and out. */
+  declare document: unknown
+  declare version: number
+  declare printedVersion: number | null
+  declare deletedAt: Date | null
+  declare createdAt: CreationOptional<Date>
+  declare changedAt: CreationOptional<Date>
+}
+
+export class OperationRow extends Model<InferAttributes<OperationRow>, InferCreationAttributes<OperationRow>> {
+  /** Made by the page, so that an operation sent twice is applied once. */
+  declare id: string
+  declare samplerId: string
+  declare version: number
+  declare operation: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
+export function defineModels(sequelize: Sequelize): void {
+  const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 }
+  const now = { type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW }
+  Teacher.init(
+    { id: uuid, email: { type: DataTypes.STRING(200), allowNull: false, unique: true }, name: { type: DataTypes.STRING(120), allowNull: false }, passwordHash: { type: DataTypes.STRING(255), allowNull: false }, createdAt: now },
+    { sequelize, tableName: 'teachers', timestamps: false },
+  )
+  SamplerRow.init(
+    {
+      id: uuid,
+      teacherId: { type: DataTypes.UUID, allowNull: false },
+      name: { type: DataTypes.STRING(120), allowNull: false },
+      document: { type: DataTypes.JSON, allowNull: false },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      printedVersion: { type: DataTypes.INTEGER, allowNull: true },
+      deletedAt: { type: DataTypes.DATE(3), allowNull: true },
+      createdAt: now,
+      changedAt: now,
+    },
+    { sequelize, tableName: 'samplers', timestamps: false },
+  )
+  OperationRow.init(
+    { id: { type: DataTypes.UUID, primaryKey: true }, samplerId: { type: DataTypes.UUID, allowNull: false }, version: { type: DataTypes.INTEGER, allowNull: false }, operation: { type: DataTypes.JSON, allowNull: false }, createdAt: now },
+    { sequelize, tableName: 'operations', timestamps: false },
+  )
+}

@@ -1,0 +1,38 @@
+/** Starts the server: settings, database, migrations, demo, listening; stops when told or left alone. */
+import { pino } from 'pino'
+import { makeApp } from './app.ts'
+import { readConfig } from './config.ts'
+import { connectDatabase, defineModels, migrate } from './database/index.ts'
+import { DEMO, loadDemo } from './demo/load-demo.ts'
+import { stopPrinting } from './sheets/index.ts'
+
+const config = readConfig(process.env)
+const log = pino({ level: config.NODE_ENV === 'development' ? 'info' : 'warn' })
+const sequelize = connectDatabase(config)
+defineModels(sequelize)
+await migrate(sequelize)
+await loadDemo(new Date().toISOString().slice(0, 10), config.RESET_DEMO === '1')
+const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60 })
+const server = app.listen(config.PORT, '127.0.0.1', () => {
+  const address = server.address()
+  process.send?.({ port: typeof address === 'object' && address ? address.port : config.PORT, demo: DEMO })
+})
+server.on('error', (error: NodeJS.ErrnoException) => {
+  process.stderr.write(error.code === 'EADDRINUSE' ? `Port ${config.PORT} is taken. Set PORT to another one and start again.\n` : `${error.message}\n`)
+  process.exit(1)
+})
+
+let stopping = false
+async function stop(): Promise<void> {
+  if (stopping) return
+  stopping = true
+  server.close()
+  server.closeAllConnections()
+  await stopPrinting()
+  await sequelize.close()
+  process.exit(0)
+}
+process.on('SIGTERM', () => void stop())
+process.on('SIGINT', () => undefined)
+// Whoever started it is gone.
+process.on('disconnect', () => void stop())

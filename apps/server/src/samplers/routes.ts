@@ -1,0 +1,45 @@
+import { makeSampler as makeSamplerSchema, sendOperations } from '@lemmata/contract'
+import { Router } from 'express'
+import type { Sequelize } from 'sequelize'
+import { parseBody } from '../http/parse.ts'
+import { signedIn } from '../http/sessions.ts'
+import { answerFor, copySampler, documentOf, findSampler, listSamplers, makeSampler, removeSampler, restoreSampler, writeOperations } from './service.ts'
+
+export function samplerRoutes(sequelize: Sequelize): Router {
+  const routes = Router()
+  routes.get('/samplers', async (request, response) => {
+    response.json(await listSamplers(signedIn(request)))
+  })
+  routes.post('/samplers', async (request, response) => {
+    const teacherId = signedIn(request)
+    response.status(201).json(answerFor(await makeSampler(teacherId, parseBody(makeSamplerSchema, request.body))))
+  })
+  routes.get('/samplers/:id', async (request, response) => {
+    response.json(answerFor(await findSampler(signedIn(request), request.params.id)))
+  })
+  routes.post('/samplers/:id/operations', async (request, response) => {
+    const teacherId = signedIn(request)
+    const version = await writeOperations(sequelize, teacherId, request.params.id, parseBody(sendOperations, request.body))
+    response.json({ version })
+  })
+  routes.post('/samplers/:id/copy', async (request, response) => {
+    response.status(201).json(answerFor(await copySampler(signedIn(request), request.params.id)))
+  })
+  routes.delete('/samplers/:id', async (request, response) => {
+    await removeSampler(signedIn(request), request.params.id)
+    response.status(204).end()
+  })
+  routes.post('/samplers/:id/restore', async (request, response) => {
+    response.json(answerFor(await restoreSampler(signedIn(request), request.params.id)))
+  })
+  routes.get('/samplers/:id/document', async (request, response) => {
+    const document = documentOf(await findSampler(signedIn(request), request.params.id))
+    response.attachment(`${fileName(document.name)}.json`).type('application/json').send(`${JSON.stringify(document, null, 2)}\n`)
+  })
+  return routes
+}
+
+/** Letters and digits of any script; nothing that a file system minds. */
+export function fileName(name: string): string {
+  return name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'sampler'
+}

@@ -1,0 +1,3 @@
+/** Sheets as PDF, made in a worker thread. */
+export { stopPrinting } from './printer.ts'
+export { sheetRoutes } from './routes.ts'

@@ -1,0 +1,20 @@
+import { sheetRequest } from '@lemmata/contract'
+import { Router } from 'express'
+import { parseBody } from '../http/parse.ts'
+import { signedIn } from '../http/sessions.ts'
+import { documentOf, fileName, findSampler } from '../samplers/index.ts'
+import { print } from './printer.ts'
+
+export function sheetRoutes(): Router {
+  const routes = Router()
+  routes.get('/samplers/:id/sheet.pdf', async (request, response) => {
+    const row = await findSampler(signedIn(request), request.params.id)
+    const wanted = parseBody(sheetRequest, request.query)
+    const document = documentOf(row)
+    const pdf = await print({ document, page: wanted.page, hand: wanted.hand, lesson: wanted.lesson, made: new Date().toISOString() })
+    // Printing changes no document: only the note of which version is on paper.
+    await row.update({ printedVersion: row.version })
+    response.type('application/pdf').set('content-disposition', `inline; filename="${encodeURIComponent(fileName(document.name))}.pdf"`).set('cache-control', 'no-store').send(Buffer.from(pdf))
+  })
+  return routes
+}

@@ -1,0 +1,2 @@
+/** Demo data, all of it invented. */
+export { sixThursdays } from './six-thursdays.ts'

@@ -1,0 +1,32 @@
+/** Colours as `#rrggbb`. */
+
+function parse(hex: string): [number, number, number] {
+  const value = Number.parseInt(hex.slice(1, 7), 16)
+  return [(value >> 16) & 255, (value >> 8) & 255, value & 255]
+}
+
+/** From `a` towards `b` by a share. */
+export function mix(a: string, b: string, share: number): string {
+  const from = parse(a)
+  const to = parse(b)
+  const parts = from.map((value, index) => Math.round(value + ((to[index] as number) - value) * share))
+  return `#${parts.map((part) => part.toString(16).padStart(2, '0')).join('')}`
+}
+
+/** WCAG relative luminance, 0 black to 1 white. */
+export function luminance(hex: string): number {
+  const [r, g, b] = parse(hex).map((value) => {
+    const share = value / 255
+    return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
+  }) as [number, number, number]
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b
+}
+
+/** Difference in lightness on a scale of 0 to 100 (CIE L*). */
+export function lightnessContrast(a: string, b: string): number {
+  const lightness = (hex: string): number => {
+    const y = luminance(hex)
+    return y > 0.008856 ? 116 * Math.cbrt(y) - 16 : 903.3 * y
+  }
+  return Math.abs(lightness(a) - lightness(b))
+}

@@ -1,0 +1,97 @@
+/**
+ * One drawing for screen, SVG and PDF: strokes, fills, discs and text in millimetres, in named layers, drawn
+ * in the order in which they stand. Unrounded; only a writer rounds.
+ */
+import type { Point } from '../geometry/index.ts'
+
+export type Face = 'text' | 'text-bold' | 'heading'
+
+export interface Stroke {
+  readonly kind: 'stroke'
+  /** One or more polylines that share a style. */
+  readonly paths: readonly (readonly Point[])[]
+  readonly widthMm: number
+  readonly colour: string
+  readonly opacity?: number
+  readonly cap?: 'butt' | 'round'
+  readonly closed?: boolean
+  readonly dashMm?: readonly number[]
+}
+
+export interface Fill {
+  readonly kind: 'fill'
+  readonly points: readonly Point[]
+  readonly colour: string
+  readonly opacity?: number
+}
+
+export interface Disc {
+  readonly kind: 'disc'
+  readonly at: Point
+  readonly radiusMm: number
+  readonly fill?: string
+  readonly stroke?: { readonly colour: string; readonly widthMm: number }
+  readonly opacity?: number
+}
+
+export interface Words {
+  readonly kind: 'words'
+  readonly at: Point
+  readonly text: string
+  /** Height of the type, mm. */
+  readonly sizeMm: number
+  readonly face: Face
+  readonly colour: string
+  readonly align?: 'left' | 'middle' | 'right'
+}
+
+export type DrawingItem = Stroke | Fill | Disc | Words
+
+export interface Layer {
+  readonly name: string
+  /** Nothing of this layer is shown outside it. */
+  readonly clip?: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number }
+  readonly items: readonly DrawingItem[]
+}
+
+export interface Drawing {
+  /** The part of the plane that is shown. */
+  readonly left: number
+  readonly top: number
+  readonly widthMm: number
+  readonly heightMm: number
+  readonly layers: readonly Layer[]
+}
+
+/** The same drawing moved; text and widths keep their size. */
+export function moveItems(items: readonly DrawingItem[], by: Point): readonly DrawingItem[] {
+  const moved = (at: Point): Point => ({ x: at.x + by.x, y: at.y + by.y })
+  return items.map((item): DrawingItem => {
+    switch (item.kind) {
+      case 'stroke':
+        return { ...item, paths: item.paths.map((path) => path.map(moved)) }
+      case 'fill':
+        return { ...item, points: item.points.map(moved) }
+      case 'disc':
+      case 'words':
+        return { ...item, at: moved(item.at) }
+    }
+  })
+}
+
+/** Scaled about the origin: geometry and widths, for diagrams at a stated scale. Text keeps its size. */
+export function scaleItems(items: readonly DrawingItem[], by: number): readonly DrawingItem[] {
+  const scaled = (at: Point): Point => ({ x: at.x * by, y: at.y * by })
+  return items.map((item): DrawingItem => {
+    switch (item.kind) {
+      case 'stroke':
+        return { ...item, widthMm: item.widthMm * by, paths: item.paths.map((path) => path.map(scaled)), ...(item.dashMm ? { dashMm: item.dashMm.map((dash) => dash * by) } : {}) }
+      case 'fill':
+        return { ...item, points: item.points.map(scaled) }
+      case 'disc':
+        return { ...item, at: scaled(item.at), radiusMm: item.radiusMm * by, ...(item.stroke ? { stroke: { ...item.stroke, widthMm: item.stroke.widthMm * by } } : {}) }
+      case 'words':
+        return { ...item, at: scaled(item.at) }
+    }
+  })
+}

@@ -1,0 +1,13 @@
+/** Drawings in millimetres: thread, marks, the sampler, and their SVG. */
+export { moveItems, scaleItems } from './drawing.ts'
+export type { Disc, Drawing, DrawingItem, Face, Fill, Layer, Stroke, Words } from './drawing.ts'
+export { lightnessContrast, luminance, mix } from './colour.ts'
+export { detailFor, drawThread } from './draw-thread.ts'
+export type { Detail, ThreadLook } from './draw-thread.ts'
+export { DRAWN_MARKS, drawMarkItems, PRINTED_MARKS } from './draw-marks.ts'
+export type { MarkLook } from './draw-marks.ts'
+export { boxOfExercise, clearRadius, drawExerciseThread, drawSampler, reachOutside } from './draw-sampler.ts'
+export type { SamplerView } from './draw-sampler.ts'
+export { writeSvg } from './write-svg.ts'
+export { drawStep } from './draw-step.ts'
+export type { DrawnStep, StepPicture } from './draw-step.ts'

@@ -1,0 +1,6 @@
+/** Plans over the whole course: what rests on what, the order, where a new exercise goes. */
+export { courseOf, motionsOf, restsOn } from './course.ts'
+export type { CourseItem, RestsOn } from './course.ts'
+export { brokenRules, describeOrder, findOrder, motionWord, orderCost } from './order.ts'
+export type { BrokenRule, OrderAnswer } from './order.ts'
+export { newExercise, placeNew } from './layout.ts'

@@ -1,0 +1,74 @@
+/** What stands on every page: the heading, and at the foot the check bar and the check square. */
+import type { DrawingItem } from '../drawing/index.ts'
+import { type Area, INK, WALNUT, words } from './flow.ts'
+
+export type PageSize = 'a4' | 'letter'
+
+export const PAGE_SIZES: Readonly<Record<PageSize, { readonly widthMm: number; readonly heightMm: number }>> = {
+  a4: { widthMm: 210, heightMm: 297 },
+  letter: { widthMm: 215.9, heightMm: 279.4 },
+}
+
+const MARGIN_MM = 12
+const HEAD_MM = 13
+const FOOT_MM = 31
+/** The check bar. */
+export const CHECK_BAR_MM = 50
+export const CHECK_SQUARE_MM = 25.4
+
+export function contentArea(size: PageSize): Area {
+  const { widthMm, heightMm } = PAGE_SIZES[size]
+  return { left: MARGIN_MM, top: MARGIN_MM + HEAD_MM, widthMm: widthMm - 2 * MARGIN_MM, heightMm: heightMm - 2 * MARGIN_MM - HEAD_MM - FOOT_MM }
+}
+
+export interface PageHeading {
+  readonly sampler: string
+  readonly part: string
+  readonly page: number
+  readonly pages: number
+  readonly hand: 'right' | 'left'
+}
+
+export function pageFurniture(size: PageSize, heading: PageHeading): DrawingItem[] {
+  const { widthMm, heightMm } = PAGE_SIZES[size]
+  const right = widthMm - MARGIN_MM
+  const rule = MARGIN_MM + 8.5
+  return [
+    words(heading.sampler, { x: MARGIN_MM, y: MARGIN_MM + 5.5 }, 5.4, 'heading'),
+    words(`${heading.part}   ${heading.page} / ${heading.pages}`, { x: right, y: MARGIN_MM + 5.5 }, 3.3, 'text', WALNUT, 'right'),
+    { kind: 'stroke', paths: [[{ x: MARGIN_MM, y: rule }, { x: right, y: rule }]], widthMm: 0.2, colour: '#8A7A66' },
+    ...checks(MARGIN_MM, heightMm - MARGIN_MM, right, heading.hand),
+  ]
+}
+
+/** Printed at 100 % the bar measures 50 mm and the square one inch, whichever ruler is at hand. */
+function checks(left: number, bottom: number, right: number, hand: 'right' | 'left'): DrawingItem[] {
+  const square = CHECK_SQUARE_MM
+  const top = bottom - square
+  const barLeft = left + square + 8
+  const barY = bottom - 8
+  const ticks = Array.from({ length: 11 }, (_, index) => {
+    const x = barLeft + (index * CHECK_BAR_MM) / 10
+    const tall = index % 2 === 0 ? 2.4 : 1.4
+    return [
+      { x, y: barY - tall },
+      { x, y: barY },
+    ]
+  })
+  const corners = [
+    { x: left, y: top },
+    { x: left + square, y: top },
+    { x: left + square, y: bottom },
+    { x: left, y: bottom },
+  ]
+  return [
+    { kind: 'stroke', paths: [corners], widthMm: 0.2, colour: INK, closed: true },
+    words('1 inch', { x: left + square / 2, y: top + square / 2 + 1.2 }, 3.2, 'text', INK, 'middle'),
+    { kind: 'stroke', paths: [[{ x: barLeft, y: barY }, { x: barLeft + CHECK_BAR_MM, y: barY }]], widthMm: 0.4, colour: '#000000' },
+    { kind: 'stroke', paths: ticks, widthMm: 0.2, colour: INK },
+    words('50 mm', { x: barLeft + CHECK_BAR_MM / 2, y: barY + 4.4 }, 3.2, 'text', INK, 'middle'),
+    words('Print at 100 % (actual size), then lay a ruler on the bar or the square.', { x: barLeft, y: top + 4 }, 3.4, 'text-bold'),
+    words('If neither is right, the marks are not either: print again without “fit to page”.', { x: barLeft, y: top + 8.6 }, 3.2, 'text', WALNUT),
+    words(hand === 'left' ? 'For the left hand' : 'For the right hand', { x: right, y: barY + 4.4 }, 3.2, 'text', WALNUT, 'right'),
+  ]
+}

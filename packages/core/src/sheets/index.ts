@@ -1,0 +1,8 @@
+/** Lesson sheets: pages as drawings in millimetres. */
+export { letterOf, lengthShown, makeSheets } from './make-sheets.ts'
+export type { SheetOrder } from './make-sheets.ts'
+export type { MeasureText } from './flow.ts'
+export { wrapText } from './flow.ts'
+export { CHECK_BAR_MM, CHECK_SQUARE_MM, contentArea, PAGE_SIZES } from './furniture.ts'
+export type { PageSize } from './furniture.ts'
+export { GENERAL_CAUTIONS } from './cautions.ts'

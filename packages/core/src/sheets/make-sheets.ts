@@ -1,0 +1,221 @@
+/**
+ * The lesson sheet: the pattern at exactly 1:1 with its key, then each exercise with numbered diagrams, steps
+ * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
+ */
+import { nameNeedle, nameThread } from '../materials/index.ts'
+import { boxOfExercise, drawMarkItems, drawStep, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
+import { placeAt } from '../geometry/index.ts'
+import type { WorkedExercise } from '../exercise/index.ts'
+import type { Sampler } from '../sampler/index.ts'
+import { demonstrate, type Hand } from '../steps/index.ts'
+import { formatLength, formatMinutes } from '../units/index.ts'
+import { GENERAL_CAUTIONS } from './cautions.ts'
+import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
+import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
+
+export interface SheetOrder {
+  readonly sampler: Sampler
+  /** The exercises to print, worked, in their order. */
+  readonly exercises: readonly WorkedExercise[]
+  readonly title: string
+  readonly page: PageSize
+  readonly hand: Hand
+  readonly measure: MeasureText
+}
+
+export function letterOf(index: number): string {
+  const letter = String.fromCharCode(65 + (index % 26))
+  return index < 26 ? letter : `${letter}${Math.floor(index / 26) + 1}`
+}
+
+export function makeSheets(order: SheetOrder): Drawing[] {
+  const area = contentArea(order.page)
+  const flow = new Flow(area, order.measure)
+  const key = new Map(order.sampler.exercises.map((exercise, index) => [exercise.id, letterOf(index)]))
+  const pattern = patternTiles(order, area, key)
+  writeKey(flow, order, key)
+  for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
+  writeCautions(flow)
+  const { widthMm, heightMm } = PAGE_SIZES[order.page]
+  const bodies: readonly (readonly Layer[])[] = [...pattern, ...flow.pages.filter((items) => items.length > 0).map((items) => [{ name: 'sheet', items }])]
+  return bodies.map((layers, index) => ({
+    left: 0,
+    top: 0,
+    widthMm,
+    heightMm,
+    layers: [
+      ...layers,
+      {
+        name: 'page',
+        items: pageFurniture(order.page, { sampler: order.sampler.name, part: index < pattern.length ? `${order.title}: pattern, true size` : order.title, page: index + 1, pages: bodies.length, hand: order.hand }),
+      },
+    ],
+  }))
+}
+
+/** Room round the design for its letters and arrows. */
+const PATTERN_MARGIN_MM = 9
+
+/** The marks at 1:1, on as many pages as they need, with register crosses where they meet. */
+function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, string>): Layer[][] {
+  const boxes = order.exercises.map(boxOfExercise).filter((box) => box !== null)
+  if (boxes.length === 0) return []
+  const left = Math.min(...boxes.map((box) => box.left)) - PATTERN_MARGIN_MM
+  const top = Math.min(...boxes.map((box) => box.top)) - PATTERN_MARGIN_MM
+  const right = Math.max(...boxes.map((box) => box.right)) + PATTERN_MARGIN_MM
+  const bottom = Math.max(...boxes.map((box) => box.bottom)) + PATTERN_MARGIN_MM
+  const columns = Math.max(1, Math.ceil((right - left) / area.widthMm - 1e-9))
+  const rows = Math.max(1, Math.ceil((bottom - top) / area.heightMm - 1e-9))
+  const tiles: Layer[][] = []
+  for (let row = 0; row < rows; row += 1) {
+    for (let column = 0; column < columns; column += 1) {
+      const alone = columns === 1 && rows === 1
+      const from = {
+        x: columns === 1 ? (left + right) / 2 - area.widthMm / 2 : left + column * area.widthMm,
+        y: alone ? top : top + row * area.heightMm,
+      }
+      const by = { x: area.left - from.x, y: area.top - from.y }
+      const items = order.exercises.flatMap((done) => [...(done.exercise.layer === 'frame' ? [] : drawMarkItems(done.marks, PRINTED_MARKS)), letter(done, key.get(done.exercise.id) ?? '')])
+      tiles.push([
+        { name: 'marks', items: moveItems(items, by), clip: { left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm } },
+        { name: 'register', items: alone ? grain(area) : [...register(area), words(`Row ${row + 1}, column ${column + 1}: join at the crosses`, { x: area.left, y: area.top - 1 }, 3, 'text', WALNUT)] },
+      ])
+    }
+  }
+  return tiles
+}
+
+/** The exercise's letter, before its start. */
+function letter(done: WorkedExercise, text: string): DrawingItem {
+  const { guide } = done
+  if (guide.kind === 'line') {
+    const start = placeAt(guide.path, 0)
+    return words(text, { x: start.at.x - start.direction.x * 6.4, y: start.at.y - start.direction.y * 6.4 + 1.5 }, 4.4, 'text-bold', INK, 'middle')
+  }
+  const box = boxOfExercise(done)
+  return words(text, { x: (box?.left ?? 0) - 3.5, y: box ? (box.top + box.bottom) / 2 + 1.5 : 0 }, 4.4, 'text-bold', INK, 'middle')
+}
+
+/** A cross to lay along the threads of the cloth, so that the pattern stands straight on the grain. */
+function grain(area: Area): DrawingItem[] {
+  const at = { x: area.left + area.widthMm - 8, y: area.top + 8 }
+  return [
+    { kind: 'stroke', paths: [[{ x: at.x - 6, y: at.y }, { x: at.x + 6, y: at.y }], [{ x: at.x, y: at.y - 6 }, { x: at.x, y: at.y + 6 }]], widthMm: 0.2, colour: WALNUT },
+    words('grain', { x: at.x - 7, y: at.y - 1 }, 2.8, 'text', WALNUT, 'right'),
+  ]
+}
+
+function register(area: Area): DrawingItem[] {
+  const corners = [
+    { x: area.left, y: area.top },
+    { x: area.left + area.widthMm, y: area.top },
+    { x: area.left, y: area.top + area.heightMm },
+    { x: area.left + area.widthMm, y: area.top + area.heightMm },
+  ]
+  return corners.map((at) => ({ kind: 'stroke', paths: [[{ x: at.x - 3, y: at.y }, { x: at.x + 3, y: at.y }], [{ x: at.x, y: at.y - 3 }, { x: at.x, y: at.y + 3 }]], widthMm: 0.2, colour: INK }))
+}
+
+const KEY_COLUMNS = [
+  { title: '', share: 0.05 },
+  { title: 'Part', share: 0.19 },
+  { title: 'Stitch', share: 0.17 },
+  { title: 'Length', share: 0.13 },
+  { title: 'Strands', share: 0.1 },
+  { title: 'Thread', share: 0.2 },
+  { title: 'Needle', share: 0.16 },
+]
+
+/** Letter, part, stitch, strands, thread, needle: made from the assignments, so that it cannot drift from the drawing. */
+function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string>): void {
+  flow.text('Key', { sizeMm: 5, face: 'heading' })
+  flow.space(1)
+  const row = (cells: readonly string[], face: 'text' | 'text-bold'): void => {
+    const size = 3.2
+    let x = 0
+    const placed = cells.map((cell, index) => {
+      const width = (KEY_COLUMNS[index]?.share ?? 0) * flow.widthMm
+      const lines = wrapText(cell, width - 2, size, face, flow.measure)
+      const at = x
+      x += width
+      return lines.map((line, number) => words(line, { x: at, y: size + number * size * 1.3 }, size, index === 0 ? 'text-bold' : face))
+    })
+    const lines = Math.max(...placed.map((one) => one.length), 1)
+    const height = lines * size * 1.3 + 1.6
+    flow.block(height, [...placed.flat(), { kind: 'stroke', paths: [[{ x: 0, y: height - 0.6 }, { x: flow.widthMm, y: height - 0.6 }]], widthMm: 0.12, colour: '#8A7A66' }])
+  }
+  row(
+    KEY_COLUMNS.map((column) => column.title),
+    'text-bold',
+  )
+  for (const done of order.exercises) {
+    const { assigned, exercise, worked } = done
+    row(
+      [
+        key.get(exercise.id) ?? '',
+        exercise.name,
+        assigned.document.name,
+        done.guide.kind === 'spots' ? `${worked.fitted.count} of ${formatLength(done.widthMm, order.sampler.units)}` : formatLength(lengthShown(done), order.sampler.units, order.sampler.units === 'mm' ? 2 : 3),
+        String(assigned.strands.value),
+        `${nameThread(assigned.kind)}, ${assigned.thread.value.colour.name}`,
+        nameNeedle(assigned.needle.value),
+      ],
+      'text',
+    )
+  }
+  flow.space(5)
+}
+
+/** The stitch length as fitted, or the spacing of a fill. */
+export function lengthShown(done: WorkedExercise): number {
+  const first = [...done.assigned.parameters.values()].find((parameter) => parameter.kind === 'length')
+  const { askedMm, pitchMm } = done.worked.fitted
+  return first && askedMm > 0 ? (first.value * pitchMm) / askedMm : pitchMm
+}
+
+const FRAME = { widthMm: 43, heightMm: 24, gapMm: 4.4, perRow: 4 }
+
+function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, letterText: string): void {
+  const { assigned, exercise, worked, minutes, thread } = done
+  const { document, bundle } = assigned
+  const units = order.sampler.units
+  if (flow.room < 70) flow.turn()
+  flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
+  flow.text(
+    `${document.name}. ${worked.fitted.count} stitches${done.guide.kind === 'spots' ? '' : `, ${formatLength(lengthShown(done), units, 2)} each`}. ${assigned.strands.value} ${assigned.strands.value === 1 ? 'strand' : 'strands'} of ${nameThread(assigned.kind).toLowerCase()} in ${assigned.thread.value.colour.name}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle. ${thread.needlefuls} ${thread.needlefuls === 1 ? 'needleful' : 'needlefuls'} of ${formatLength(assigned.ways.needlefulMm, units, 0)}; about ${formatMinutes(minutes.total)}. Tension: ${document.tension ?? 'easy'}.`,
+    { sizeMm: 3.4, colour: WALNUT },
+  )
+  flow.space(2)
+  const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
+  if (shown.ok) {
+    const look = { colour: assigned.thread.value.colour.hex, diameterMm: bundle.diameterMm, lineWidthMm: bundle.lineWidthMm, flatWidthMm: bundle.flatWidthMm }
+    const steps = shown.value.steps.slice(0, 8)
+    for (let from = 0; from < steps.length; from += FRAME.perRow) {
+      const row = steps.slice(from, from + FRAME.perRow)
+      const captions = row.map((step) => wrapText(step.sentence, FRAME.widthMm, 3, 'text', flow.measure))
+      const height = FRAME.heightMm + 2 + Math.max(...captions.map((lines) => lines.length)) * 3.9 + 2.5
+      const items = row.flatMap((step, index): DrawingItem[] => {
+        const x = index * (FRAME.widthMm + FRAME.gapMm)
+        const drawn = drawStep({ demonstration: shown.value, step, look, widthMm: FRAME.widthMm, heightMm: FRAME.heightMm, detail: 'edged', cloth: '#F7F1E3', numberMm: 2.6 })
+        return [
+          ...moveItems(drawn.items, { x, y: 0 }),
+          words(String(step.number), { x: x + 1.2, y: 4.2 }, 3.6, 'heading', WALNUT),
+          words(`${drawn.scale.toFixed(1)}×`, { x: x + FRAME.widthMm - 1, y: FRAME.heightMm - 1 }, 2.3, 'text', WALNUT, 'right'),
+          ...(captions[index] ?? []).map((line, number) => words(line, { x, y: FRAME.heightMm + 4 + number * 3.9 }, 3)),
+        ]
+      })
+      flow.block(height, items)
+    }
+    if (shown.value.steps.length > steps.length) flow.text('… and so on to the end.', { sizeMm: 3.2, colour: WALNUT })
+  }
+  if (document.look?.front) flow.text(`Front: ${document.look.front}`, { indentMm: 4, marker: '·' })
+  if (document.look?.back) flow.text(`Back: ${document.look.back}`, { indentMm: 4, marker: '·' })
+  for (const slip of document.slips ?? []) flow.text(`${slip.see}: ${slip.mend}`, { indentMm: 4, marker: '·' })
+  for (const text of document.cautions ?? []) flow.text(`Take care: ${text}`, { indentMm: 4, marker: '!' })
+  flow.space(6)
+}
+
+function writeCautions(flow: Flow): void {
+  if (flow.room < 30) flow.turn()
+  flow.text('Before you begin', { sizeMm: 4.4, face: 'heading' })
+  for (const text of GENERAL_CAUTIONS) flow.text(text, { sizeMm: 3.2, indentMm: 4, marker: '!' })
+}

@@ -1,0 +1,3 @@
+/** A stitch shown step by step, with its sentences. */
+export { demonstrate } from './demonstrate.ts'
+export type { Demonstration, DemonstrationRequest, Hand, Step } from './demonstrate.ts'

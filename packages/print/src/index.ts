@@ -1,0 +1,5 @@
+/** Printing: drawings to PDF, samplers to sheets. */
+export { FONT_FILES } from './fonts.ts'
+export { makeMeasure, writePdf } from './write-pdf.ts'
+export { printSampler } from './print-sampler.ts'
+export type { PrintOrder } from './print-sampler.ts'
