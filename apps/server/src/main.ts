@@ -6,12 +6,16 @@ import { connectDatabase, defineModels, migrate } from './database/index.ts'
 import { DEMO, loadDemo } from './demo/load-demo.ts'
 import { stopPrinting } from './sheets/index.ts'
 
+process.on('uncaughtException', (error) => {
+  process.stderr.write(`  The server cannot go on: ${error.message}\n`)
+  process.exit(1)
+})
 const config = readConfig(process.env)
 const log = pino({ level: config.NODE_ENV === 'development' ? 'info' : 'warn' })
 const sequelize = connectDatabase(config)
 defineModels(sequelize)
 await migrate(sequelize)
-await loadDemo(new Date().toISOString().slice(0, 10), config.RESET_DEMO === '1')
+await loadDemo(sequelize, new Date().toISOString().slice(0, 10), config.RESET_DEMO === '1')
 const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60 })
 const server = app.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address()

@@ -32,28 +32,29 @@ export class OperationRow extends Model<InferAttributes<OperationRow>, InferCrea
 }
 
 export function defineModels(sequelize: Sequelize): void {
-  const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 }
-  const now = { type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW }
+  // Made anew for each column: Sequelize writes into the description it is given.
+  const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
+  const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
   Teacher.init(
-    { id: uuid, email: { type: DataTypes.STRING(200), allowNull: false, unique: true }, name: { type: DataTypes.STRING(120), allowNull: false }, passwordHash: { type: DataTypes.STRING(255), allowNull: false }, createdAt: now },
+    { id: uuid(), email: { type: DataTypes.STRING(200), allowNull: false, unique: true }, name: { type: DataTypes.STRING(120), allowNull: false }, passwordHash: { type: DataTypes.STRING(255), allowNull: false }, createdAt: now() },
     { sequelize, tableName: 'teachers', timestamps: false },
   )
   SamplerRow.init(
     {
-      id: uuid,
+      id: uuid(),
       teacherId: { type: DataTypes.UUID, allowNull: false },
       name: { type: DataTypes.STRING(120), allowNull: false },
       document: { type: DataTypes.JSON, allowNull: false },
       version: { type: DataTypes.INTEGER, allowNull: false },
       printedVersion: { type: DataTypes.INTEGER, allowNull: true },
       deletedAt: { type: DataTypes.DATE(3), allowNull: true },
-      createdAt: now,
-      changedAt: now,
+      createdAt: now(),
+      changedAt: now(),
     },
     { sequelize, tableName: 'samplers', timestamps: false },
   )
   OperationRow.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, samplerId: { type: DataTypes.UUID, allowNull: false }, version: { type: DataTypes.INTEGER, allowNull: false }, operation: { type: DataTypes.JSON, allowNull: false }, createdAt: now },
+    { id: { type: DataTypes.UUID, primaryKey: true }, samplerId: { type: DataTypes.UUID, allowNull: false }, version: { type: DataTypes.INTEGER, allowNull: false }, operation: { type: DataTypes.JSON, allowNull: false }, createdAt: now() },
     { sequelize, tableName: 'operations', timestamps: false },
   )
 }

@@ -1,15 +1,19 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
 import { sixThursdays } from '@lemmata/contract/demo'
+import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
 import { SamplerRow, Teacher } from '../database/index.ts'
 
 export const DEMO = { email: 'demo@lemmata.example', password: 'needle and thread' }
 
-export async function loadDemo(today: string, reset: boolean): Promise<void> {
-  const known = await Teacher.findOne({ where: { email: DEMO.email } })
-  const teacher = known ?? (await Teacher.create({ email: DEMO.email, name: 'Ada Merino', passwordHash: await hashPassword(DEMO.password) }))
-  if (known && !reset) return
-  await SamplerRow.destroy({ where: { teacherId: teacher.id } })
-  const document = sixThursdays(today)
-  await SamplerRow.create({ teacherId: teacher.id, name: document.name, document, version: 1, printedVersion: null, deletedAt: null })
+/** All or nothing, so that an interrupted start leaves no half of it behind. */
+export async function loadDemo(sequelize: Sequelize, today: string, reset: boolean): Promise<void> {
+  await sequelize.transaction(async (transaction) => {
+    const known = await Teacher.findOne({ where: { email: DEMO.email }, transaction })
+    if (known && !reset) return
+    const teacher = known ?? (await Teacher.create({ email: DEMO.email, name: 'Ada Merino', passwordHash: await hashPassword(DEMO.password) }, { transaction }))
+    await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
+    const document = sixThursdays(today)
+    await SamplerRow.create({ teacherId: teacher.id, name: document.name, document, version: 1, printedVersion: null, deletedAt: null }, { transaction })
+  })
 }

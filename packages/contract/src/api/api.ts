@@ -1,6 +1,6 @@
 /** Requests and answers between page and server. */
 import type { Problem } from '@lemmata/core/base'
-import type { Sampler } from '@lemmata/core/sampler'
+import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
 import { operation } from '../operations/operations.ts'
@@ -15,7 +15,10 @@ export const makeSampler = z.union([z.object({ name: shortText }), z.object({ do
 
 export const sentOperation = z.object({ id: z.uuid(), operation })
 export const sendOperations = z.object({ baseVersion: z.number().int().min(1), operations: z.array(sentOperation).min(1).max(500) })
-export type SentOperation = z.infer<typeof sentOperation>
+export interface SentOperation {
+  readonly id: string
+  readonly operation: Operation
+}
 
 export const sheetRequest = z.object({
   page: z.enum(['a4', 'letter']).default('a4'),

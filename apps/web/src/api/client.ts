@@ -1,0 +1,70 @@
+/** Requests to the server: one place for the token, for errors as sentences, and for a lost connection. */
+import type { ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, StaleAnswer } from '@lemmata/contract'
+
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly body: unknown,
+  ) {
+    super(message)
+  }
+}
+
+/** The server did not answer at all. */
+export class ConnectionLost extends Error {
+  constructor() {
+    super('The server does not answer. What you changed is kept in this page and sent when it is back.')
+  }
+}
+
+let csrf = ''
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new ConnectionLost()
+  }
+  if (response.status === 204) return undefined as T
+  const answer: unknown = await response.json().catch(() => null)
+  if (response.ok) return answer as T
+  const { error } = (answer ?? {}) as Partial<ErrorAnswer>
+  // A gateway or a server that is starting says nothing of ours.
+  if (!error && response.status >= 500) throw new ConnectionLost()
+  throw new ApiError(response.status, error?.code ?? 'unknown', error?.message ?? 'The server answered something unexpected. Try again.', answer)
+}
+
+function keepToken(answer: SessionAnswer): SessionAnswer {
+  csrf = answer.csrf
+  return answer
+}
+
+export const api = {
+  session: () => call<SessionAnswer>('GET', '/session').then(keepToken),
+  signIn: (email: string, password: string) => call<SessionAnswer>('POST', '/session', { email, password }).then(keepToken),
+  makeAccount: (given: { email: string; name: string; password: string }) => call<SessionAnswer>('POST', '/accounts', given).then(keepToken),
+  signOut: () => call<void>('DELETE', '/session'),
+  changePassword: (current: string, next: string) => call<void>('PUT', '/account/password', { current, next }),
+  samplers: () => call<SamplerSummary[]>('GET', '/samplers'),
+  sampler: (id: string) => call<SamplerAnswer>('GET', `/samplers/${id}`),
+  makeSampler: (given: { name: string } | { document: unknown }) => call<SamplerAnswer>('POST', '/samplers', given),
+  copySampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, {}),
+  removeSampler: (id: string) => call<void>('DELETE', `/samplers/${id}`),
+  restoreSampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/restore`, {}),
+  sendOperations: (id: string, baseVersion: number, operations: readonly SentOperation[]) => call<{ version: number }>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
+}
+
+export function isStale(error: unknown): error is ApiError & { body: StaleAnswer } {
+  return error instanceof ApiError && error.code === 'sampler.stale'
+}
+
+export function sentenceOf(error: unknown): string {
+  return error instanceof Error ? error.message : 'Something went wrong. Try again.'
+}

@@ -1,0 +1,53 @@
+/** The selected guide's places, typed: what dragging does by eye. */
+import type { Exercise } from '@lemmata/core/sampler'
+import { formatLength, type LengthUnit, parseLength } from '@lemmata/core/units'
+import { Input } from 'antd'
+import { useState } from 'react'
+import { edit } from '../store/index.ts'
+import { type Handle, handlesOf, moveHandle } from './guide-handles.ts'
+
+export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: LengthUnit }) {
+  const handles = handlesOf(exercise.guide).filter((handle) => handle.id !== 'whole' || handlesOf(exercise.guide).length === 1)
+  const shown = handles.length > 2 ? handles.slice(0, 1) : handles
+  return (
+    <>
+      {shown.map((handle) => (
+        <span key={handle.id} style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }}>
+          <span className="quiet" style={{ fontSize: 13.5 }}>
+            {LABELS[handle.id] ?? (handle.id === 'spot-0' ? 'First spot' : handle.name)}
+          </span>
+          <Coordinate exercise={exercise} handle={handle} axis="x" unit={unit} />
+          <Coordinate exercise={exercise} handle={handle} axis="y" unit={unit} />
+        </span>
+      ))}
+    </>
+  )
+}
+
+const LABELS: Readonly<Record<string, string>> = { start: 'Start', end: 'End', whole: 'Middle' }
+
+function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; handle: Handle; axis: 'x' | 'y'; unit: LengthUnit }) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const value = handle.at[axis]
+  const shown = formatLength(value, unit, unit === 'mm' ? 1 : 3).replace(/ (mm|in).*$/, '')
+  const parsed = typed === null ? value : parseLength(typed, unit)
+  const keep = (): void => {
+    if (typed === null || parsed === null) return
+    setTyped(null)
+    if (Math.abs(parsed - value) > 0.01) edit({ kind: 'change-exercise', id: exercise.id, set: { guide: moveHandle(exercise.guide, handle, { ...handle.at, [axis]: parsed }) } })
+  }
+  return (
+    <Input
+      size="small"
+      style={{ width: 76 }}
+      prefix={<span className="quiet">{axis === 'x' ? '→' : '↓'}</span>}
+      aria-label={`${LABELS[handle.id] ?? handle.name}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
+      value={typed ?? shown}
+      status={parsed === null ? 'error' : ''}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={keep}
+      onPressEnter={keep}
+      onKeyDown={(event) => event.key === 'Escape' && setTyped(null)}
+    />
+  )
+}

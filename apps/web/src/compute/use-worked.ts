@@ -1,0 +1,68 @@
+/** The sampler's exercises, worked in a worker; an edit to one exercise works one exercise. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { wrap } from 'comlink'
+import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
+import type { WorkService } from './work.worker.ts'
+
+const worker = new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' })
+export const workService = wrap<WorkService>(worker)
+
+export interface Entry {
+  readonly exercise: Exercise
+  readonly around: Surroundings
+  readonly result: Result<WorkedExercise>
+}
+
+export interface WorkedSampler {
+  /** By exercise id; the last known result while a newer one is being worked. */
+  readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+  readonly done: readonly WorkedExercise[]
+  readonly busy: boolean
+}
+
+export function useWorkedSampler(sampler: Sampler): WorkedSampler {
+  const { cloth, threads, stitches, exercises } = sampler
+  const { level, waysOfWorking } = sampler.brief
+  const around = useMemo<Surroundings>(() => ({ brief: { level, waysOfWorking }, cloth, threads, stitches }), [level, waysOfWorking, cloth, threads, stitches])
+  const [entries, setEntries] = useState<ReadonlyMap<string, Entry>>(new Map())
+  const latest = useRef(0)
+  const stale = useMemo(() => exercises.filter((exercise) => entries.get(exercise.id)?.exercise !== exercise || entries.get(exercise.id)?.around !== around), [exercises, around, entries])
+
+  useEffect(() => {
+    if (stale.length === 0) return
+    latest.current += 1
+    const asked = latest.current
+    let dropped = false
+    void workService.work(stale, around).then((results) => {
+      // A newer question has been asked meanwhile: its answer will come.
+      if (dropped || asked !== latest.current) return
+      setEntries((before) => {
+        const next = new Map(before)
+        for (const [index, exercise] of stale.entries()) next.set(exercise.id, { exercise, around, result: results[index] as Result<WorkedExercise> })
+        return next
+      })
+    })
+    return () => {
+      dropped = true
+    }
+  }, [stale, around])
+
+  return useMemo(() => {
+    const results = new Map<string, Result<WorkedExercise>>()
+    for (const exercise of exercises) {
+      const entry = entries.get(exercise.id)
+      if (entry) results.set(exercise.id, entry.result)
+    }
+    const done = exercises.flatMap((exercise) => {
+      const result = results.get(exercise.id)
+      return result?.ok ? [result.value] : []
+    })
+    return { results, done, busy: stale.length > 0 }
+  }, [exercises, entries, stale])
+}
+
+export const WorkedContext = createContext<WorkedSampler>({ results: new Map(), done: [], busy: true })
+export const useWorked = (): WorkedSampler => useContext(WorkedContext)

@@ -1,0 +1,23 @@
+/** The faces that screen and paper share, shipped with the application. */
+import heading from '@expo-google-fonts/alegreya/700Bold/Alegreya_700Bold.ttf?url'
+import regular from '@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf?url'
+import semibold from '@expo-google-fonts/source-sans-3/600SemiBold/SourceSans3_600SemiBold.ttf?url'
+import type { Face } from '@lemmata/core/drawing'
+
+const faces = [
+  new FontFace('Source Sans 3', `url(${regular})`, { weight: '400' }),
+  new FontFace('Source Sans 3', `url(${semibold})`, { weight: '600' }),
+  new FontFace('Alegreya', `url(${heading})`, { weight: '700' }),
+]
+
+export const fontsReady: Promise<unknown> = Promise.all(
+  faces.map((face) => {
+    document.fonts.add(face)
+    return face.load()
+  }),
+)
+
+/** As the canvas wants it, at so many pixels. */
+export function canvasFont(face: Face, pixels: number): string {
+  return face === 'heading' ? `700 ${pixels}px Alegreya` : `${face === 'text-bold' ? 600 : 400} ${pixels}px 'Source Sans 3'`
+}

@@ -1,0 +1,27 @@
+import 'antd/dist/reset.css'
+import './look/look.css'
+import { App as AntApp, ConfigProvider } from 'antd'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { Provider } from 'react-redux'
+import { RouterProvider } from 'react-router'
+import { THEME } from './look/theme.ts'
+import { fontsReady } from './look/fonts.ts'
+import { router } from './routes.tsx'
+import { store } from './store/index.ts'
+
+const root = document.getElementById('root')
+if (!root) throw new Error('the page has no root')
+// Canvases measure and set type: they wait for the faces, at most a moment.
+await Promise.race([fontsReady, new Promise((resolve) => setTimeout(resolve, 1500))])
+createRoot(root).render(
+  <StrictMode>
+    <ConfigProvider theme={THEME}>
+      <AntApp>
+        <Provider store={store}>
+          <RouterProvider router={router} />
+        </Provider>
+      </AntApp>
+    </ConfigProvider>
+  </StrictMode>,
+)

@@ -1,0 +1,129 @@
+/** What is known and chosen about the selected exercise. */
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { motionWord } from '@lemmata/core/plan'
+import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { findStitch } from '@lemmata/core/stitches'
+import { formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
+import { App, Button, Select } from 'antd'
+import { edit, undo } from '../store/index.ts'
+import { Field, LengthField, NumberField, TextField } from './fields.tsx'
+import { ProblemLine } from './ProblemLine.tsx'
+
+const MARKS: readonly { value: MarkStyle; label: string }[] = [
+  { value: 'every-hole', label: 'A dot for every hole' },
+  { value: 'every-nth', label: 'A dot for every third hole' },
+  { value: 'ends-only', label: 'Both ends' },
+  { value: 'guide-only', label: 'The line alone' },
+  { value: 'none', label: 'Nothing' },
+]
+
+interface Props {
+  readonly sampler: Sampler
+  readonly exercise: Exercise
+  readonly result: Result<WorkedExercise> | null
+}
+
+export function ExerciseCard({ sampler, exercise, result }: Props) {
+  const { message } = App.useApp()
+  const stitch = findStitch(exercise.stitch, sampler.stitches)
+  const done = result?.ok ? result.value : null
+  const remove = (): void => {
+    edit({ kind: 'remove-exercise', id: exercise.id })
+    message.info({
+      duration: 6,
+      content: (
+        <span>
+          {exercise.name} is taken off.{' '}
+          <Button size="small" type="link" onClick={undo}>
+            Put it back
+          </Button>
+        </span>
+      ),
+    })
+  }
+  return (
+    <div className="card" data-testid="exercise-card">
+      <TextField label="Name" value={exercise.name} onChange={(name) => name !== '' && edit({ kind: 'change-exercise', id: exercise.id, set: { name } })} />
+      {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
+      <Field label="Marks on the cloth">
+        {(id) => <Select<MarkStyle> id={id} value={exercise.marks ?? stitch?.marks ?? 'guide-only'} options={[...MARKS]} onChange={(marks) => edit({ kind: 'change-exercise', id: exercise.id, set: { marks, ...(marks === 'every-nth' && exercise.nth === undefined ? { nth: 3 } : {}) } })} />}
+      </Field>
+      {done && <Figures sampler={sampler} done={done} />}
+      {result?.problems.map((problem) => (
+        <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
+      ))}
+      <div>
+        <Button size="small" danger onClick={remove}>
+          Take off
+        </Button>
+      </div>
+    </div>
+  )
+}
+
+/** Asked and fitted, side by side. */
+function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exercise; done: WorkedExercise }) {
+  const { units } = sampler
+  const { fitted } = done.worked
+  const share = fitted.askedMm > 0 ? fitted.pitchMm / fitted.askedMm : 1
+  const set = (id: string, value: number): void => edit({ kind: 'change-exercise', id: exercise.id, set: { parameters: { ...exercise.parameters, [id]: value } } })
+  return (
+    <div className="pair">
+      {[...done.assigned.parameters.values()].map((parameter) => {
+        if (parameter.kind === 'length') {
+          const now = parameter.value * share
+          const hint = done.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
+          return <LengthField key={parameter.id} label={parameter.name} valueMm={parameter.value} unit={units} min={0.1} max={60} hint={hint} onChange={(mm) => set(parameter.id, mm)} />
+        }
+        const isShare = parameter.kind === 'share'
+        return <NumberField key={parameter.id} label={parameter.name} value={parameter.value} min={parameter.min ?? 0} max={parameter.max ?? 50} step={isShare ? 0.05 : 1} onChange={(value) => set(parameter.id, value)} />
+      })}
+    </div>
+  )
+}
+
+function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) {
+  const { fitted } = done.worked
+  const { units } = sampler
+  const legs = fitted.legs.length > 1 ? ` (${fitted.legs.map((leg) => `${Math.round(leg.count)} of ${formatLength(leg.pitchMm, units, 2)}`).join(', ')})` : ''
+  const parts = done.difficulty.parts.slice(0, 3).map((part) => `${PART_WORDS[part.id] ?? motionWord(part.id as Parameters<typeof motionWord>[0])} (${Math.round(part.score)})`)
+  return (
+    <>
+      <dl className="facts-list">
+        <dt>Stitches</dt>
+        <dd data-testid="fitted-count">
+          {fitted.count}
+          {legs}
+        </dd>
+        {done.guide.kind !== 'spots' && (
+          <>
+            <dt>From one to the next</dt>
+            <dd data-testid="fitted-pitch">{formatLength(fitted.pitchMm, units, 3)}</dd>
+          </>
+        )}
+        <dt>Reads as wide as</dt>
+        <dd>{formatLength(done.widthMm, units, 2)}</dd>
+        <dt>Thread</dt>
+        <dd>
+          {formatThread(done.thread.total)}, {done.thread.needlefuls} {done.thread.needlefuls === 1 ? 'needleful' : 'needlefuls'}
+        </dd>
+        <dt>Time</dt>
+        <dd>{formatMinutes(done.minutes.total)}</dd>
+      </dl>
+      <p className="why" style={{ margin: 0 }}>
+        Difficulty {Math.round(done.difficulty.score)}: mostly {parts.join(', ')}.
+      </p>
+    </>
+  )
+}
+
+const PART_WORDS: Readonly<Record<string, string>> = {
+  memory: 'the sequence',
+  short: 'short stitches',
+  bend: 'the curve',
+  corner: 'corners',
+  unmarked: 'holes without a mark',
+  strands: 'the strand count',
+  minutes: 'the time it takes',
+}

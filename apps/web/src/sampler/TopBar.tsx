@@ -1,0 +1,41 @@
+import { Button } from 'antd'
+import type { ReactNode } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { api } from '../api/client.ts'
+import { useAppDispatch, useAppSelector } from '../store/index.ts'
+import { samplerClosed } from '../store/sampler.ts'
+import { sessionKnown } from '../store/session.ts'
+
+/** The line at the top: back to the shelf, what is open, the account. */
+export function TopBar({ children }: { children?: ReactNode }) {
+  const teacher = useAppSelector((state) => state.session.teacher)
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const signOut = async (): Promise<void> => {
+    await api.signOut().catch(() => undefined)
+    dispatch(samplerClosed())
+    dispatch(sessionKnown(null))
+    void navigate('/sign-in')
+  }
+  return (
+    <header className="top">
+      <Link to="/" className="mark" aria-label="Lemmata, to the shelf">
+        <img src="/mark.svg" alt="" />
+        Lemmata
+      </Link>
+      <div className="grow" style={{ display: 'flex', alignItems: 'center', gap: 14 }}>
+        {children}
+      </div>
+      {teacher && (
+        <>
+          <Link to="/account" className="quiet">
+            {teacher.name}
+          </Link>
+          <Button size="small" onClick={() => void signOut()}>
+            Sign out
+          </Button>
+        </>
+      )}
+    </header>
+  )
+}

@@ -1,0 +1,90 @@
+/** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
+import { makeSheets, type PageSize } from '@lemmata/core/sheets'
+import type { Drawing, Face } from '@lemmata/core/drawing'
+import { Button, Segmented, Select } from 'antd'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
+import { paintItems, prepareCanvas } from '../drawing/paint.ts'
+import { canvasFont } from '../look/fonts.ts'
+import { useSampler } from '../sampler/use-sampler.ts'
+import { useAppDispatch, useAppSelector } from '../store/index.ts'
+import { printed } from '../store/sampler.ts'
+
+type Hand = 'right' | 'left'
+
+const measuring = document.createElement('canvas').getContext('2d')
+function measure(text: string, sizeMm: number, face: Face): number {
+  if (!measuring) return text.length * sizeMm * 0.5
+  measuring.font = canvasFont(face, 100)
+  return (measuring.measureText(text).width * sizeMm) / 100
+}
+
+export function SheetsStage() {
+  const sampler = useSampler()
+  const open = useAppSelector((state) => state.sampler.open)
+  const dispatch = useAppDispatch()
+  const { done, busy } = useWorked()
+  const [page, setPage] = useState<PageSize>('a4')
+  const [hand, setHand] = useState<Hand>('right')
+  const [lesson, setLesson] = useState('')
+  const chosen = sampler.lessons.find((one) => one.id === lesson)
+  const pages = useMemo(() => {
+    const exercises = done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id))
+    return exercises.length === 0 ? [] : makeSheets({ sampler, exercises, title: chosen?.title ?? 'All lessons', page, hand, measure })
+  }, [sampler, done, chosen, page, hand])
+  const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?page=${page}&hand=${hand}${chosen ? `&lesson=${encodeURIComponent(chosen.id)}` : ''}`
+  const saved = open?.status === 'saved'
+  return (
+    <div className="scroll">
+      <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 14, flexWrap: 'wrap' }}>
+        <div style={{ flex: 1, minWidth: 240 }}>
+          <h1>Sheets</h1>
+          <span className="quiet">Printed at 100 %, every mark lies where it belongs: the check bar and square on each page prove it.</span>
+        </div>
+      </div>
+      <div className="bar" style={{ border: '1px solid var(--rule)', borderRadius: 6, marginBottom: 16 }}>
+        <Segmented<PageSize> aria-label="Paper" value={page} onChange={setPage} options={[{ value: 'a4', label: 'A4' }, { value: 'letter', label: 'Letter' }]} />
+        <Segmented<Hand> aria-label="Hand" value={hand} onChange={setHand} options={[{ value: 'left', label: 'Left hand' }, { value: 'right', label: 'Right hand' }]} />
+        <Select aria-label="Lesson" style={{ minWidth: 210 }} value={lesson} onChange={setLesson} options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]} />
+        <span className="grow" />
+        {!saved && <span className="quiet">Saving first …</span>}
+        <Button type="primary" href={address} target="_blank" disabled={!saved || pages.length === 0} onClick={() => dispatch(printed())}>
+          Make the PDF
+        </Button>
+      </div>
+      {pages.length === 0 ? (
+        <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>
+      ) : (
+        <div className="sheet-pages" data-testid="sheet-pages">
+          {pages.map((one, index) => (
+            <Page key={`${page} ${index}`} drawing={one} label={`Page ${index + 1} of ${pages.length}`} />
+          ))}
+        </div>
+      )}
+    </div>
+  )
+}
+
+const PREVIEW_PX_PER_MM = 2.1
+
+function Page({ drawing, label }: { drawing: Drawing; label: string }) {
+  const ref = useRef<HTMLCanvasElement>(null)
+  const [width, height] = [drawing.widthMm * PREVIEW_PX_PER_MM, drawing.heightMm * PREVIEW_PX_PER_MM]
+  useEffect(() => {
+    const context = ref.current && prepareCanvas(ref.current, width, height)
+    if (!context) return
+    context.scale(PREVIEW_PX_PER_MM, PREVIEW_PX_PER_MM)
+    for (const layer of drawing.layers) {
+      context.save()
+      const { clip } = layer
+      if (clip) {
+        context.beginPath()
+        context.rect(clip.left, clip.top, clip.right - clip.left, clip.bottom - clip.top)
+        context.clip()
+      }
+      paintItems(context, layer.items)
+      context.restore()
+    }
+  }, [drawing, width, height])
+  return <canvas ref={ref} role="img" aria-label={label} style={{ width, height }} />
+}

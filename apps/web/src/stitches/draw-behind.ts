@@ -1,0 +1,23 @@
+/** The back of a demonstration so far, turned over. */
+import { drawThread, moveItems, scaleItems, type DrawingItem, type StepPicture } from '@lemmata/core/drawing'
+
+export function drawBehind({ demonstration, step, look, widthMm, heightMm, detail, cloth }: StepPicture): readonly DrawingItem[] {
+  const made = demonstration.segments.filter((segment) => segment.order <= step.order)
+  const all = demonstration.segments.flatMap((segment) => segment.points)
+  const xs = all.map((at) => at.x)
+  const ys = all.map((at) => at.y)
+  const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 }
+  const scale = Math.min(widthMm / (Math.max(...xs) - Math.min(...xs) + 2), heightMm / (Math.max(...ys) - Math.min(...ys) + 1.6), 8)
+  const ground: DrawingItem = {
+    kind: 'fill',
+    colour: cloth,
+    points: [
+      { x: 0, y: 0 },
+      { x: widthMm, y: 0 },
+      { x: widthMm, y: heightMm },
+      { x: 0, y: heightMm },
+    ],
+  }
+  const thread = drawThread(made, 'back', look, detail, middle.x)
+  return [ground, { ...ground, colour: '#8A7A66', opacity: 0.12 }, ...moveItems(scaleItems(moveItems(thread, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 })]
+}
