@@ -6,7 +6,7 @@ export default defineConfig({
     testTimeout: 30_000,
     hookTimeout: 60_000,
     // The server's tests share one private MariaDB; each file makes a database of its own.
-    globalSetup: [],
+    globalSetup: ['./apps/server/src/testing/start-database.ts'],
     reporters: ['default'],
   },
 })

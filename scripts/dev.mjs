@@ -12,7 +12,11 @@ try {
   checkNode()
   await ensurePackages(root)
   const service = await startService(root, { env: { NODE_ENV: 'development' }, onExit: (code) => process.exit(code ?? 1) })
-  const vite = spawn(process.execPath, [join(root, 'node_modules/vite/bin/vite.js')], { cwd: join(root, 'apps/web'), stdio: 'inherit', env: { ...process.env, LEMMATA_API: service.address } })
+  const vite = spawn(process.execPath, [join(root, 'node_modules/vite/bin/vite.js')], {
+    cwd: join(root, 'apps/web'),
+    stdio: 'inherit',
+    env: { ...process.env, LEMMATA_API: service.address },
+  })
   process.stdout.write(`  API ${service.address}; sign in ${service.demo.email} with ${service.demo.password}\n`)
   const stop = async () => {
     vite.kill('SIGTERM')

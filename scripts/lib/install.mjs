@@ -21,7 +21,11 @@ export async function ensurePackages(root) {
   const stamp = join(root, 'node_modules', '.lemmata-stamp')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   say('Installing packages (half a minute or so) …')
-  const { code, output } = await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, quiet: true, patience: 'still installing packages' })
+  const { code, output } = await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    quiet: true,
+    patience: 'still installing packages',
+  })
   if (code !== 0) throw new InTheWay(`The packages could not be installed. npm said:\n${output}\n  Is the network there? Then run the command again.`)
   writeFileSync(stamp, wanted)
 }
@@ -33,7 +37,8 @@ export async function ensurePrograms(wanted) {
   const packages = [...new Set(missing.flatMap(([, names]) => names))]
   const isRoot = process.getuid?.() === 0
   if (!has('apt-get')) throw new InTheWay(`${missing.map(([program]) => program).join(', ')} is missing. Install ${packages.join(' ')} and try again.`)
-  if (!isRoot && !has('sudo')) throw new InTheWay(`${packages.join(' ')} must be installed, which needs root or sudo. Run: apt-get install ${packages.join(' ')}`)
+  if (!isRoot && !has('sudo'))
+    throw new InTheWay(`${packages.join(' ')} must be installed, which needs root or sudo. Run: apt-get install ${packages.join(' ')}`)
   say(`Installing ${packages.join(', ')} …`)
   const apt = async (...args) => {
     const [command, rest] = isRoot ? ['apt-get', args] : ['sudo', ['apt-get', ...args]]

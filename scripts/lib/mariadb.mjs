@@ -55,8 +55,9 @@ export async function startMariaDb(folder, { database = 'lemmata' } = {}) {
       if (ended) return
       const gone = new Promise((resolve) => child.once('exit', resolve))
       child.kill('SIGTERM')
-      await Promise.race([gone, later(15_000)])
-      if (!ended) child.kill('SIGKILL')
+      const patience = setTimeout(() => child.kill('SIGKILL'), 15_000)
+      await gone
+      clearTimeout(patience)
     },
   }
 }
@@ -89,7 +90,14 @@ function readSettings(folder, database) {
 
 async function initialise(data, tmp, owner) {
   say('Creating the database folder …')
-  const args = ['--no-defaults', `--datadir=${data}`, `--tmpdir=${tmp}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...(isRoot() && !owner ? ['--user=root'] : [])]
+  const args = [
+    '--no-defaults',
+    `--datadir=${data}`,
+    `--tmpdir=${tmp}`,
+    '--auth-root-authentication-method=socket',
+    '--skip-test-db',
+    ...(isRoot() && !owner ? ['--user=root'] : []),
+  ]
   const done = spawnSync('mariadb-install-db', args, { encoding: 'utf8', cwd: data, ...(owner ?? {}) })
   if (done.status !== 0) throw new InTheWay(`The database folder could not be made. MariaDB said:\n${done.stdout}${done.stderr}`)
 }

@@ -44,8 +44,9 @@ export async function startService(root, { folder = join(root, '.data'), port, e
       if (server.exitCode === null) {
         const gone = new Promise((resolve) => server.once('exit', resolve))
         server.kill('SIGTERM')
-        await Promise.race([gone, new Promise((resolve) => setTimeout(resolve, 8000))])
-        if (server.exitCode === null) server.kill('SIGKILL')
+        const patience = setTimeout(() => server.kill('SIGKILL'), 8000)
+        await gone
+        clearTimeout(patience)
       }
       await database.stop()
       release()
@@ -68,7 +69,9 @@ function takeLock(folder) {
     const pid = Number(readFileSync(file, 'utf8'))
     if (isAlive(pid)) {
       const port = existsSync(join(folder, 'port')) ? readFileSync(join(folder, 'port'), 'utf8') : null
-      throw new InTheWay(`Lemmata is running already (process ${pid})${port ? `: http://127.0.0.1:${port}` : ''}. Stop it there with Ctrl+C, or go on using it.`)
+      throw new InTheWay(
+        `Lemmata is running already (process ${pid})${port ? `: http://127.0.0.1:${port}` : ''}. Stop it there with Ctrl+C, or go on using it.`,
+      )
     }
   }
   writeFileSync(file, String(process.pid))

@@ -24,7 +24,8 @@ export interface Command {
   readonly run: (given: unknown, options: Readonly<Record<string, string>>) => Promise<Result<Answer>> | Result<Answer>
 }
 
-const underExercise = (index: number, problems: readonly Problem[]): Problem[] => problems.map((problem) => ({ ...problem, path: ['exercises', index, ...problem.path] }))
+const underExercise = (index: number, problems: readonly Problem[]): Problem[] =>
+  problems.map((problem) => ({ ...problem, path: ['exercises', index, ...problem.path] }))
 
 function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
@@ -58,7 +59,16 @@ function describe(done: WorkedExercise): unknown {
     })),
     marks: done.marks,
     counts: { stitches: count, holes: worked.holes.length, motions: worked.motions },
-    threadMm: { front: thread.front, back: thread.back, through: thread.through, loops: thread.loops, wraps: thread.wraps, slack: thread.slack, tails: thread.tails, total: thread.total },
+    threadMm: {
+      front: thread.front,
+      back: thread.back,
+      through: thread.through,
+      loops: thread.loops,
+      wraps: thread.wraps,
+      slack: thread.slack,
+      tails: thread.tails,
+      total: thread.total,
+    },
     needlefuls: thread.needlefuls,
     widthMm: done.widthMm,
     coverage: done.coverage,
@@ -67,7 +77,12 @@ function describe(done: WorkedExercise): unknown {
     deviationMm: done.deviationMm,
     thread: done.assigned.thread.value.id,
     strands: { value: done.assigned.strands.value, chosen: done.assigned.strands.chosen, reason: done.assigned.strands.reason },
-    needle: { kind: done.assigned.needle.value.family.id, size: done.assigned.needle.value.size, chosen: done.assigned.needle.chosen, reason: done.assigned.needle.reason },
+    needle: {
+      kind: done.assigned.needle.value.family.id,
+      size: done.assigned.needle.value.size,
+      chosen: done.assigned.needle.chosen,
+      reason: done.assigned.needle.reason,
+    },
     problems: done.problems,
   }
 }
@@ -89,7 +104,14 @@ function fit(given: unknown): Result<Answer> {
       flatWidthMm: bundle.flatWidthMm,
       strands: { value: strands.value, chosen: strands.chosen, reason: strands.reason },
       stitchLengthMm: lengths[0] ? { min: lengths[0].min, usual: lengths[0].usual, max: lengths[0].max } : null,
-      needles: needles.map(({ needle, verdict, reason }) => ({ kind: needle.family.id, size: needle.size, name: nameNeedle(needle), shaftMm: needle.shaftMm, verdict, reason })),
+      needles: needles.map(({ needle, verdict, reason }) => ({
+        kind: needle.family.id,
+        size: needle.size,
+        name: nameNeedle(needle),
+        shaftMm: needle.shaftMm,
+        verdict,
+        reason,
+      })),
     }
   }
   const keys = Object.keys(exercises)
@@ -114,7 +136,11 @@ function asExercise(given: unknown): unknown {
   return {
     cloth,
     threads: [{ id: 't1', colour: { name: 'Any', hex: '#4B6D8F' }, ...thread }],
-    exercise: { stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0' }, ...(given.strands === undefined ? {} : { strands: given.strands }) },
+    exercise: {
+      stitch: LIBRARY.find((document) => document.guide.includes('line'))?.id,
+      guide: { kind: 'line', path: 'M 0 0 L 50 0' },
+      ...(given.strands === undefined ? {} : { strands: given.strands }),
+    },
   }
 }
 
@@ -122,7 +148,10 @@ function svg(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
   const { done, problems } = workAll(sampler.value)
-  return success({ output: writeSvg(drawSampler(sampler.value, done, { side: 'front', worked: true, marks: true, detail: 'edged' })), wrong: hasErrors(problems) }, problems)
+  return success(
+    { output: writeSvg(drawSampler(sampler.value, done, { side: 'front', worked: true, marks: true, detail: 'edged' })), wrong: hasErrors(problems) },
+    problems,
+  )
 }
 
 async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
@@ -157,7 +186,9 @@ function tryOut(document: StitchDocument): Result<WorkedExercise> {
 
 function stitches(): Result<Answer> {
   const worked = LIBRARY.map((document) => ({ document, done: tryOut(document) }))
-  const course = worked.flatMap(({ document, done }) => (done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.difficulty.score, motions: motionsOf(done.value) }] : []))
+  const course = worked.flatMap(({ document, done }) =>
+    done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.difficulty.score, motions: motionsOf(done.value) }] : [],
+  )
   const rests = restsOn(course)
   const output = worked.map(({ document, done }) => ({
     id: document.id,
@@ -181,7 +212,21 @@ function stitch(given: unknown): Result<Answer> {
   const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })
   if (!shown.ok) return shown
   const steps = shown.value.steps.map((step) => ({ number: step.number, move: step.move, hole: step.hole, sentence: step.sentence }))
-  return success({ output: { id: read.value.id, name: read.value.name, steps, motions: motionsOf(done.value), difficulty, threadMm: done.value.thread, widthMm: done.value.widthMm }, wrong: false }, done.value.problems)
+  return success(
+    {
+      output: {
+        id: read.value.id,
+        name: read.value.name,
+        steps,
+        motions: motionsOf(done.value),
+        difficulty,
+        threadMm: done.value.thread,
+        widthMm: done.value.widthMm,
+      },
+      wrong: false,
+    },
+    done.value.problems,
+  )
 }
 
 function order(given: unknown): Result<Answer> {
@@ -190,7 +235,20 @@ function order(given: unknown): Result<Answer> {
   const { done, problems } = workAll(sampler.value)
   const course = courseOf(done)
   const found = findOrder(course, sampler.value.brief.lessonMinutes)
-  return success({ output: { ...found, why: Object.fromEntries(found.why), broken: brokenRules(course, sampler.value.exercises.map((exercise) => exercise.id)) }, wrong: hasErrors(problems) }, problems)
+  return success(
+    {
+      output: {
+        ...found,
+        why: Object.fromEntries(found.why),
+        broken: brokenRules(
+          course,
+          sampler.value.exercises.map((exercise) => exercise.id),
+        ),
+      },
+      wrong: hasErrors(problems),
+    },
+    problems,
+  )
 }
 
 export const COMMANDS: Readonly<Record<string, Command>> = {

@@ -37,7 +37,9 @@ export async function run(args: readonly string[]): Promise<number> {
   if (command.needsFile) {
     const text = readInput(call.file)
     if (text === null) {
-      process.stderr.write(call.file === null ? `${call.command} needs a file, or - for standard input.\n` : `The file "${call.file}" cannot be read. Is its name right?\n`)
+      process.stderr.write(
+        call.file === null ? `${call.command} needs a file, or - for standard input.\n` : `The file "${call.file}" cannot be read. Is its name right?\n`,
+      )
       return 2
     }
     const json = readJson(text)

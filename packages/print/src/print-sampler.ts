@@ -17,7 +17,14 @@ export interface PrintOrder {
 export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array>> {
   const { sampler } = order
   const lesson = order.lesson === undefined ? null : (sampler.lessons.find((one) => one.id === order.lesson) ?? null)
-  if (order.lesson !== undefined && !lesson) return failure(error('print.no-lesson', ['lessons'], `There is no lesson "${order.lesson}" in this sampler. It has ${sampler.lessons.map((one) => one.id).join(', ') || 'none'}.`))
+  if (order.lesson !== undefined && !lesson)
+    return failure(
+      error(
+        'print.no-lesson',
+        ['lessons'],
+        `There is no lesson "${order.lesson}" in this sampler. It has ${sampler.lessons.map((one) => one.id).join(', ') || 'none'}.`,
+      ),
+    )
   const wanted = sampler.exercises.filter((exercise) => !lesson || lesson.exercises.includes(exercise.id))
   const results = workSampler({ ...sampler, exercises: wanted })
   const exercises: WorkedExercise[] = []
@@ -26,11 +33,20 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
     const result = results.get(exercise.id)
     if (!result) continue
     if (result.ok) exercises.push(result.value)
-    problems.push(...result.problems.map((problem) => ({ ...problem, path: ['exercises', sampler.exercises.indexOf(exercise), ...problem.path], message: `${exercise.name}: ${problem.message}` })))
+    problems.push(
+      ...result.problems.map((problem) => ({
+        ...problem,
+        path: ['exercises', sampler.exercises.indexOf(exercise), ...problem.path],
+        message: `${exercise.name}: ${problem.message}`,
+      })),
+    )
   }
   if (exercises.length === 0) {
     const first = problems.find((problem) => problem.severity === 'error')
-    return failure(first ?? error('print.nothing', ['exercises'], 'There is no exercise to print yet. Choose a stitch first.'), ...problems.filter((problem) => problem !== first))
+    return failure(
+      first ?? error('print.nothing', ['exercises'], 'There is no exercise to print yet. Choose a stitch first.'),
+      ...problems.filter((problem) => problem !== first),
+    )
   }
   const pages = makeSheets({ sampler, exercises, title: lesson?.title ?? 'All lessons', page: order.page, hand: order.hand, measure: makeMeasure() })
   const pdf = await writePdf(pages, { title: lesson ? `${sampler.name}: ${lesson.title}` : sampler.name, made: order.made })

@@ -16,7 +16,12 @@ export interface PdfInfo {
 
 export function writePdf(pages: readonly Drawing[], info: PdfInfo): Promise<Uint8Array> {
   return new Promise((resolve, reject) => {
-    const document = new PDFDocument({ autoFirstPage: false, pdfVersion: '1.7', info: { Title: info.title, Author: info.author ?? 'Lemmata', CreationDate: info.made, ModDate: info.made }, lang: 'en' })
+    const document = new PDFDocument({
+      autoFirstPage: false,
+      pdfVersion: '1.7',
+      info: { Title: info.title, Author: info.author ?? 'Lemmata', CreationDate: info.made, ModDate: info.made },
+      lang: 'en',
+    })
     const chunks: Buffer[] = []
     document.on('data', (chunk: Buffer) => chunks.push(chunk))
     document.on('end', () => resolve(Buffer.concat(chunks)))
@@ -44,7 +49,12 @@ function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void {
   document.save()
   switch (item.kind) {
     case 'stroke':
-      document.lineCap(item.cap ?? 'butt').lineJoin('round').lineWidth(item.widthMm).strokeOpacity(item.opacity ?? 1).strokeColor(item.colour)
+      document
+        .lineCap(item.cap ?? 'butt')
+        .lineJoin('round')
+        .lineWidth(item.widthMm)
+        .strokeOpacity(item.opacity ?? 1)
+        .strokeColor(item.colour)
       if (item.dashMm) document.dash(item.dashMm[0] ?? 1, { space: item.dashMm[1] ?? item.dashMm[0] ?? 1 })
       for (const path of item.paths) trace(document, path, item.closed ?? false)
       document.stroke()

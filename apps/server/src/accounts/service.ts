@@ -8,7 +8,8 @@ export async function makeTeacher(given: { email: string; name: string; password
   try {
     return await Teacher.create({ email: given.email, name: given.name, passwordHash: await hashPassword(given.password) })
   } catch (error) {
-    if (error instanceof UniqueConstraintError) throw new HttpProblem(409, 'account.taken', 'There is an account with this address already. Sign in with it, or use another address.')
+    if (error instanceof UniqueConstraintError)
+      throw new HttpProblem(409, 'account.taken', 'There is an account with this address already. Sign in with it, or use another address.')
     throw error
   }
 }
@@ -23,7 +24,8 @@ export async function checkTeacher(given: { email: string; password: string }): 
 export async function changeTeacherPassword(teacherId: string, given: { current: string; next: string }): Promise<void> {
   const teacher = await Teacher.findByPk(teacherId)
   if (!teacher) throw notSignedIn()
-  if (!(await passwordMatches(given.current, teacher.passwordHash))) throw new HttpProblem(422, 'account.password', 'Your present password is not this one. Type it again.')
+  if (!(await passwordMatches(given.current, teacher.passwordHash)))
+    throw new HttpProblem(422, 'account.password', 'Your present password is not this one. Type it again.')
   teacher.passwordHash = await hashPassword(given.next)
   await teacher.save()
 }

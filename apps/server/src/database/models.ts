@@ -36,7 +36,13 @@ export function defineModels(sequelize: Sequelize): void {
   const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
   const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
   Teacher.init(
-    { id: uuid(), email: { type: DataTypes.STRING(200), allowNull: false, unique: true }, name: { type: DataTypes.STRING(120), allowNull: false }, passwordHash: { type: DataTypes.STRING(255), allowNull: false }, createdAt: now() },
+    {
+      id: uuid(),
+      email: { type: DataTypes.STRING(200), allowNull: false, unique: true },
+      name: { type: DataTypes.STRING(120), allowNull: false },
+      passwordHash: { type: DataTypes.STRING(255), allowNull: false },
+      createdAt: now(),
+    },
     { sequelize, tableName: 'teachers', timestamps: false },
   )
   SamplerRow.init(
@@ -54,7 +60,13 @@ export function defineModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'samplers', timestamps: false },
   )
   OperationRow.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, samplerId: { type: DataTypes.UUID, allowNull: false }, version: { type: DataTypes.INTEGER, allowNull: false }, operation: { type: DataTypes.JSON, allowNull: false }, createdAt: now() },
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      samplerId: { type: DataTypes.UUID, allowNull: false },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      operation: { type: DataTypes.JSON, allowNull: false },
+      createdAt: now(),
+    },
     { sequelize, tableName: 'operations', timestamps: false },
   )
 }

@@ -4,7 +4,8 @@ import type { ErrorRequestHandler, RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { HttpProblem } from './problem.ts'
 
-export const notFound: RequestHandler = (_request, _response, next) => next(new HttpProblem(404, 'address.none', 'There is nothing at this address. Go back to the shelf.'))
+export const notFound: RequestHandler = (_request, _response, next) =>
+  next(new HttpProblem(404, 'address.none', 'There is nothing at this address. Go back to the shelf.'))
 
 export function answerErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
@@ -16,7 +17,9 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
     }
     const id = randomUUID().slice(0, 8)
     log.error({ err: error, id }, 'unexpected')
-    response.status(500).json({ error: { code: 'server.unexpected', message: `Something went wrong on the server (note ${id}). Nothing you saved is lost: try again in a moment.` } })
+    response.status(500).json({
+      error: { code: 'server.unexpected', message: `Something went wrong on the server (note ${id}). Nothing you saved is lost: try again in a moment.` },
+    })
   }
 }
 
@@ -24,12 +27,18 @@ function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error
   if (typeof error !== 'object' || error === null) return null
   const { type, name } = error as { type?: string; name?: string }
-  if (type === 'entity.too.large') return new HttpProblem(413, 'input.too-large', 'This is larger than 4 MB, which no sampler needs. Simplify the paths in it, or divide it.')
+  if (type === 'entity.too.large')
+    return new HttpProblem(413, 'input.too-large', 'This is larger than 4 MB, which no sampler needs. Simplify the paths in it, or divide it.')
   if (type === 'entity.parse.failed') return new HttpProblem(400, 'input.not-json', 'This could not be read as JSON. Reload the page and try again.')
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new HttpProblem(415, 'input.encoding', 'Send this as plain UTF-8 JSON.')
   if (type === 'request.aborted') return new HttpProblem(400, 'input.cut-off', 'The connection broke off while sending. Try again.')
   if (name === 'URIError') return new HttpProblem(400, 'address.wrong', 'This address cannot be read. Go back to the shelf.')
-  if (name === 'SequelizeConnectionRefusedError' || name === 'SequelizeConnectionError' || name === 'SequelizeConnectionAcquireTimeoutError' || name === 'SequelizeHostNotReachableError') {
+  if (
+    name === 'SequelizeConnectionRefusedError' ||
+    name === 'SequelizeConnectionError' ||
+    name === 'SequelizeConnectionAcquireTimeoutError' ||
+    name === 'SequelizeHostNotReachableError'
+  ) {
     return new HttpProblem(503, 'database.away', 'The database does not answer just now. What you changed is kept in this page and sent when it is back.')
   }
   return null

@@ -19,9 +19,11 @@ export class HttpProblem extends Error {
   }
 }
 
-export const notSignedIn = (): HttpProblem => new HttpProblem(401, 'session.none', 'You are not signed in, or were away too long. Sign in again; what you changed here is kept.')
+export const notSignedIn = (): HttpProblem =>
+  new HttpProblem(401, 'session.none', 'You are not signed in, or were away too long. Sign in again; what you changed here is kept.')
 /** The same answer for what does not exist and what belongs to someone else. */
-export const noSuchSampler = (): HttpProblem => new HttpProblem(404, 'sampler.none', 'There is no such sampler on your shelf. Go back to the shelf and open it from there.')
+export const noSuchSampler = (): HttpProblem =>
+  new HttpProblem(404, 'sampler.none', 'There is no such sampler on your shelf. Go back to the shelf and open it from there.')
 
 export function wrongInput(problems: readonly Problem[], status = 422): HttpProblem {
   const [first, ...rest] = problems

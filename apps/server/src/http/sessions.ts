@@ -50,16 +50,16 @@ export function checkCsrf(request: Request, _response: Response, next: NextFunct
 export function beginSession(request: Request, teacherId: string): Promise<void> {
   return new Promise((resolve, reject) => {
     request.session.regenerate((error: unknown) => {
-      if (error) return reject(error as Error)
+      if (error) return reject(asError(error))
       request.session.teacherId = teacherId
       csrfToken(request)
-      request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()))
+      request.session.save((failed: unknown) => (failed ? reject(asError(failed)) : resolve()))
     })
   })
 }
 
 export function endSession(request: Request): Promise<void> {
-  return new Promise((resolve, reject) => request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve())))
+  return new Promise((resolve, reject) => request.session.destroy((error: unknown) => (error ? reject(asError(error)) : resolve())))
 }
 
 /** The signed-in teacher's id, or 401. */
@@ -67,4 +67,8 @@ export function signedIn(request: Request): string {
   const { teacherId } = request.session
   if (!teacherId) throw notSignedIn()
   return teacherId
+}
+
+function asError(thrown: unknown): Error {
+  return thrown instanceof Error ? thrown : new Error(String(thrown))
 }

@@ -34,12 +34,20 @@ export function samplerRoutes(sequelize: Sequelize): Router {
   })
   routes.get('/samplers/:id/document', async (request, response) => {
     const document = documentOf(await findSampler(signedIn(request), request.params.id))
-    response.attachment(`${fileName(document.name)}.json`).type('application/json').send(`${JSON.stringify(document, null, 2)}\n`)
+    response
+      .attachment(`${fileName(document.name)}.json`)
+      .type('application/json')
+      .send(`${JSON.stringify(document, null, 2)}\n`)
   })
   return routes
 }
 
 /** Letters and digits of any script; nothing that a file system minds. */
 export function fileName(name: string): string {
-  return name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'sampler'
+  return (
+    name
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60) || 'sampler'
+  )
 }

@@ -10,10 +10,23 @@ const MOST_SAMPLERS = 500
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 export async function listSamplers(teacherId: string): Promise<SamplerSummary[]> {
-  const rows = await SamplerRow.findAll({ where: { teacherId, deletedAt: null }, order: [['changedAt', 'DESC'], ['id', 'ASC']] })
+  const rows = await SamplerRow.findAll({
+    where: { teacherId, deletedAt: null },
+    order: [
+      ['changedAt', 'DESC'],
+      ['id', 'ASC'],
+    ],
+  })
   return rows.map((row) => {
     const document = documentOf(row)
-    return { id: row.id, name: document.name, exercises: document.exercises.length, cloth: document.cloth.colour.name, changedAt: row.changedAt.toISOString(), version: row.version }
+    return {
+      id: row.id,
+      name: document.name,
+      exercises: document.exercises.length,
+      cloth: document.cloth.colour.name,
+      changedAt: row.changedAt.toISOString(),
+      version: row.version,
+    }
   })
 }
 
@@ -40,7 +53,11 @@ export function answerFor(row: SamplerRow): SamplerAnswer {
 
 export async function makeSampler(teacherId: string, given: { name: string } | { document: unknown }): Promise<SamplerRow> {
   if ((await SamplerRow.count({ where: { teacherId, deletedAt: null } })) >= MOST_SAMPLERS) {
-    throw new HttpProblem(422, 'sampler.too-many', `There are ${MOST_SAMPLERS} samplers on your shelf, which is the most it holds. Export and delete some first.`)
+    throw new HttpProblem(
+      422,
+      'sampler.too-many',
+      `There are ${MOST_SAMPLERS} samplers on your shelf, which is the most it holds. Export and delete some first.`,
+    )
   }
   let document: Sampler
   if ('document' in given) {
@@ -73,14 +90,21 @@ export async function restoreSampler(teacherId: string, id: string): Promise<Sam
  * Operations based on a version. A stale base is answered 409 with the current state and with those of the
  * sent operations that are in already, so that nothing is applied twice or lost.
  */
-export async function writeOperations(sequelize: Sequelize, teacherId: string, id: string, given: { baseVersion: number; operations: readonly SentOperation[] }): Promise<number> {
+export async function writeOperations(
+  sequelize: Sequelize,
+  teacherId: string,
+  id: string,
+  given: { baseVersion: number; operations: readonly SentOperation[] },
+): Promise<number> {
   return sequelize.transaction(async (transaction) => {
     const row = await findSampler(teacherId, id, { transaction })
     const known = await OperationRow.findAll({ where: { id: given.operations.map((one) => one.id), samplerId: row.id }, attributes: ['id'], transaction })
     const applied = new Set(known.map((one) => one.id))
     if (given.baseVersion !== row.version) {
       const stale: Omit<StaleAnswer, 'error'> = { current: answerFor(row), applied: [...applied] }
-      throw new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', { ...stale })
+      throw new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
+        ...stale,
+      })
     }
     const fresh = given.operations.filter((one) => !applied.has(one.id))
     if (fresh.length === 0) return row.version

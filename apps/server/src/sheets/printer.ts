@@ -47,7 +47,7 @@ export function print(job: Omit<PrintJob, 'id'>): Promise<Uint8Array> {
 
 function running(): Worker {
   if (worker) return worker
-  const started = new Worker(new URL('./print-worker.ts', import.meta.url), { execArgv: ['--import', 'tsx'] })
+  const started = new Worker(new URL('./print-worker.mjs', import.meta.url))
   started.on('message', (reply: PrintReply) => {
     const one = waiting.get(reply.id)
     if (!one) return
@@ -56,7 +56,7 @@ function running(): Worker {
     if (reply.pdf) one.resolve(reply.pdf)
     else one.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
   })
-  started.on('error', (error) => end(error as Error))
+  started.on('error', (error) => end(error))
   started.on('exit', () => {
     if (worker === started) end(new Error('the printing worker stopped'))
   })

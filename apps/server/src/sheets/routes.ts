@@ -14,7 +14,11 @@ export function sheetRoutes(): Router {
     const pdf = await print({ document, page: wanted.page, hand: wanted.hand, lesson: wanted.lesson, made: new Date().toISOString() })
     // Printing changes no document: only the note of which version is on paper.
     await row.update({ printedVersion: row.version })
-    response.type('application/pdf').set('content-disposition', `inline; filename="${encodeURIComponent(fileName(document.name))}.pdf"`).set('cache-control', 'no-store').send(Buffer.from(pdf))
+    response
+      .type('application/pdf')
+      .set('content-disposition', `inline; filename="${encodeURIComponent(fileName(document.name))}.pdf"`)
+      .set('cache-control', 'no-store')
+      .send(Buffer.from(pdf))
   })
   return routes
 }

@@ -58,7 +58,8 @@ export const api = {
   copySampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, {}),
   removeSampler: (id: string) => call<void>('DELETE', `/samplers/${id}`),
   restoreSampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/restore`, {}),
-  sendOperations: (id: string, baseVersion: number, operations: readonly SentOperation[]) => call<{ version: number }>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
+  sendOperations: (id: string, baseVersion: number, operations: readonly SentOperation[]) =>
+    call<{ version: number }>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
 }
 
 export function isStale(error: unknown): error is ApiError & { body: StaleAnswer } {

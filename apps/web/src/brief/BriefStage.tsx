@@ -1,6 +1,6 @@
 /** What the course is for, and what it is made with. */
 import { CLOTH_KINDS, HOOP_SIZES, nameThread, THREAD_KINDS } from '@lemmata/core/materials'
-import type { Brief, Level, SamplerThread, WaysOfWorking } from '@lemmata/core/sampler'
+import type { Brief, Level, SamplerThread } from '@lemmata/core/sampler'
 import { usualCloth } from '@lemmata/core/sampler'
 import { Button, ColorPicker, DatePicker, Input, Radio, Select } from 'antd'
 import dayjs from 'dayjs'
@@ -22,14 +22,63 @@ export function BriefStage() {
       <div className="columns">
         <section className="panel" style={{ display: 'grid', gap: 11 }}>
           <h2>The course</h2>
-          <TextField label="What it is for" value={brief.purpose ?? ''} rows={3} max={4000} onChange={(purpose) => (purpose === '' ? edit({ kind: 'change-brief', set: {}, clear: ['purpose'] }) : set({ purpose }))} />
-          <Field label="The learners are">{(id) => <Select<Level> id={id} value={brief.level} onChange={(level) => set({ level })} options={[{ value: 'beginner', label: 'Beginners' }, { value: 'improver', label: 'Improvers (about twenty hours behind them)' }, { value: 'experienced', label: 'Experienced' }]} />}</Field>
+          <TextField
+            label="What it is for"
+            value={brief.purpose ?? ''}
+            rows={3}
+            max={4000}
+            onChange={(purpose) => (purpose === '' ? edit({ kind: 'change-brief', set: {}, clear: ['purpose'] }) : set({ purpose }))}
+          />
+          <Field label="The learners are">
+            {(id) => (
+              <Select<Level>
+                id={id}
+                value={brief.level}
+                onChange={(level) => set({ level })}
+                options={[
+                  { value: 'beginner', label: 'Beginners' },
+                  { value: 'improver', label: 'Improvers (about twenty hours behind them)' },
+                  { value: 'experienced', label: 'Experienced' },
+                ]}
+              />
+            )}
+          </Field>
           <div className="two">
             <NumberField label="Learners" value={brief.learners} min={0} max={500} onChange={(learners) => set({ learners })} />
-            <NumberField label="of them left-handed" value={brief.leftHanded} min={0} max={500} hint={brief.leftHanded > brief.learners ? <span className="wrong">more than there are learners</span> : undefined} onChange={(leftHanded) => set({ leftHanded })} />
-            <NumberField label="Minutes in a lesson" value={brief.lessonMinutes} min={5} max={600} step={5} onChange={(lessonMinutes) => set({ lessonMinutes })} />
-            <NumberField label="Minutes a week at home" value={brief.homeMinutesPerWeek} min={0} max={3000} step={5} onChange={(homeMinutesPerWeek) => set({ homeMinutesPerWeek })} />
-            <Field label="First lesson">{(id) => <DatePicker id={id} style={{ width: '100%' }} value={brief.startDate ? dayjs(brief.startDate) : null} onChange={(day) => (day ? set({ startDate: day.format('YYYY-MM-DD') }) : edit({ kind: 'change-brief', set: {}, clear: ['startDate'] }))} />}</Field>
+            <NumberField
+              label="of them left-handed"
+              value={brief.leftHanded}
+              min={0}
+              max={500}
+              hint={brief.leftHanded > brief.learners ? <span className="wrong">more than there are learners</span> : undefined}
+              onChange={(leftHanded) => set({ leftHanded })}
+            />
+            <NumberField
+              label="Minutes in a lesson"
+              value={brief.lessonMinutes}
+              min={5}
+              max={600}
+              step={5}
+              onChange={(lessonMinutes) => set({ lessonMinutes })}
+            />
+            <NumberField
+              label="Minutes a week at home"
+              value={brief.homeMinutesPerWeek}
+              min={0}
+              max={3000}
+              step={5}
+              onChange={(homeMinutesPerWeek) => set({ homeMinutesPerWeek })}
+            />
+            <Field label="First lesson">
+              {(id) => (
+                <DatePicker
+                  id={id}
+                  style={{ width: '100%' }}
+                  value={brief.startDate ? dayjs(brief.startDate) : null}
+                  onChange={(day) => (day ? set({ startDate: day.format('YYYY-MM-DD') }) : edit({ kind: 'change-brief', set: {}, clear: ['startDate'] }))}
+                />
+              )}
+            </Field>
             <NumberField label="Days between lessons" value={brief.everyDays ?? 7} min={1} max={90} onChange={(everyDays) => set({ everyDays })} />
           </div>
           <Field label="Lengths in">
@@ -58,24 +107,80 @@ export function BriefStage() {
             <Field label="Its colour">
               {(id) => (
                 <span style={{ display: 'flex', gap: 8 }}>
-                  <ColorPicker value={cloth.colour.hex} disabledAlpha onChangeComplete={(colour) => edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, hex: colour.toHexString().slice(0, 7) } } })} />
-                  <Input key={cloth.colour.name} id={id} defaultValue={cloth.colour.name} maxLength={120} onBlur={(event) => event.target.value.trim() !== '' && event.target.value !== cloth.colour.name && edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, name: event.target.value.trim() } } })} />
+                  <ColorPicker
+                    value={cloth.colour.hex}
+                    disabledAlpha
+                    onChangeComplete={(colour) =>
+                      edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, hex: colour.toHexString().slice(0, 7) } } })
+                    }
+                  />
+                  <Input
+                    key={cloth.colour.name}
+                    id={id}
+                    defaultValue={cloth.colour.name}
+                    maxLength={120}
+                    onBlur={(event) =>
+                      event.target.value.trim() !== '' &&
+                      event.target.value !== cloth.colour.name &&
+                      edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, name: event.target.value.trim() } } })
+                    }
+                  />
                 </span>
               )}
             </Field>
-            <NumberField label="Threads per cm" value={cloth.threadsPerCm ?? 0} min={1} max={80} step={0.5} hint={cloth.threadsPerCm ? `one thread each ${(10 / cloth.threadsPerCm).toFixed(2)} mm` : 'no weave'} onChange={(threadsPerCm) => edit({ kind: 'set-cloth', cloth: { ...cloth, threadsPerCm } })} />
-            <LengthField label="Width" valueMm={cloth.widthMm} unit={units} min={20} max={3000} decimals={1} onChange={(widthMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, widthMm } })} />
-            <LengthField label="Height" valueMm={cloth.heightMm} unit={units} min={20} max={3000} decimals={1} onChange={(heightMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, heightMm } })} />
+            <NumberField
+              label="Threads per cm"
+              value={cloth.threadsPerCm ?? 0}
+              min={1}
+              max={80}
+              step={0.5}
+              hint={cloth.threadsPerCm ? `one thread each ${(10 / cloth.threadsPerCm).toFixed(2)} mm` : 'no weave'}
+              onChange={(threadsPerCm) => edit({ kind: 'set-cloth', cloth: { ...cloth, threadsPerCm } })}
+            />
+            <LengthField
+              label="Width"
+              valueMm={cloth.widthMm}
+              unit={units}
+              min={20}
+              max={3000}
+              decimals={1}
+              onChange={(widthMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, widthMm } })}
+            />
+            <LengthField
+              label="Height"
+              valueMm={cloth.heightMm}
+              unit={units}
+              min={20}
+              max={3000}
+              decimals={1}
+              onChange={(heightMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, heightMm } })}
+            />
           </div>
           <Field label="Working hoop" hint="The design keeps 12 mm clear of the hoop, for fingers and the needle’s angle.">
             {(id) => (
               <Select
                 id={id}
                 value={sampler.workingHoop?.nominalMm ?? 0}
-                options={[{ value: 0, label: 'No hoop' }, ...HOOP_SIZES.map((size) => ({ value: size.nominalMm, label: `${size.inches} in (${(size.nominalMm / 10).toFixed(1)} cm), ${size.insideMm} mm inside` }))]}
+                options={[
+                  { value: 0, label: 'No hoop' },
+                  ...HOOP_SIZES.map((size) => ({
+                    value: size.nominalMm,
+                    label: `${size.inches} in (${(size.nominalMm / 10).toFixed(1)} cm), ${size.insideMm} mm inside`,
+                  })),
+                ]}
                 onChange={(nominal) => {
                   const size = HOOP_SIZES.find((one) => one.nominalMm === nominal)
-                  edit({ kind: 'set-hoop', hoop: size ? { shape: 'round', nominalMm: size.nominalMm, insideMm: size.insideMm, at: sampler.workingHoop?.at ?? [cloth.widthMm / 2, cloth.heightMm / 2] } : null })
+                  edit({
+                    kind: 'set-hoop',
+                    hoop: size
+                      ? {
+                          shape: 'round',
+                          nominalMm: size.nominalMm,
+                          insideMm: size.insideMm,
+                          at: sampler.workingHoop?.at ?? [cloth.widthMm / 2, cloth.heightMm / 2],
+                        }
+                      : null,
+                  })
                 }}
               />
             )}
@@ -91,10 +196,26 @@ export function BriefStage() {
           <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(290px, 1fr))', gap: '12px 22px' }}>
             {WAYS.map((way) => (
               <Field key={way.id} label={way.question} hint={way.choices.find((choice) => choice.value === brief.waysOfWorking[way.id])?.because}>
-                {(id) => <Select id={id} value={String(brief.waysOfWorking[way.id])} options={way.choices.map((choice) => ({ value: String(choice.value), label: choice.label }))} onChange={(value) => edit({ kind: 'change-brief', set: { waysOfWorking: { [way.id]: value } as Partial<WaysOfWorking> } })} />}
+                {(id) => (
+                  <Select
+                    id={id}
+                    value={String(brief.waysOfWorking[way.id])}
+                    options={way.choices.map((choice) => ({ value: String(choice.value), label: choice.label }))}
+                    onChange={(value) => edit({ kind: 'change-brief', set: { waysOfWorking: { [way.id]: value } } })}
+                  />
+                )}
               </Field>
             ))}
-            <LengthField label="A needleful" valueMm={brief.waysOfWorking.needlefulMm} unit={units} min={200} max={1200} decimals={units === 'mm' ? 0 : 1} hint="From needle to far end: 40 cm for fine thread, 45 to 50 usual, fingertip to shoulder at the most." onChange={(needlefulMm) => edit({ kind: 'change-brief', set: { waysOfWorking: { needlefulMm } } })} />
+            <LengthField
+              label="A needleful"
+              valueMm={brief.waysOfWorking.needlefulMm}
+              unit={units}
+              min={200}
+              max={1200}
+              decimals={units === 'mm' ? 0 : 1}
+              hint="From needle to far end: 40 cm for fine thread, 45 to 50 usual, fingertip to shoulder at the most."
+              onChange={(needlefulMm) => edit({ kind: 'change-brief', set: { waysOfWorking: { needlefulMm } } })}
+            />
           </div>
         </section>
       </div>
@@ -111,8 +232,22 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
       <h3>Threads</h3>
       {threads.map((thread, index) => (
         <div key={thread.id} style={{ display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr) minmax(0, 1fr) auto', gap: 7, alignItems: 'center' }}>
-          <ColorPicker value={thread.colour.hex} disabledAlpha onChangeComplete={(colour) => put({ ...thread, colour: { ...thread.colour, hex: colour.toHexString().slice(0, 7) } }, index)} />
-          <Input key={thread.colour.name} aria-label={`Colour of thread ${index + 1}`} defaultValue={thread.colour.name} maxLength={120} onBlur={(event) => event.target.value.trim() !== '' && event.target.value !== thread.colour.name && put({ ...thread, colour: { ...thread.colour, name: event.target.value.trim() } }, index)} />
+          <ColorPicker
+            value={thread.colour.hex}
+            disabledAlpha
+            onChangeComplete={(colour) => put({ ...thread, colour: { ...thread.colour, hex: colour.toHexString().slice(0, 7) } }, index)}
+          />
+          <Input
+            key={thread.colour.name}
+            aria-label={`Colour of thread ${index + 1}`}
+            defaultValue={thread.colour.name}
+            maxLength={120}
+            onBlur={(event) =>
+              event.target.value.trim() !== '' &&
+              event.target.value !== thread.colour.name &&
+              put({ ...thread, colour: { ...thread.colour, name: event.target.value.trim() } }, index)
+            }
+          />
           <Select
             aria-label={`Kind of thread ${index + 1}`}
             value={`${thread.kind} ${thread.weight ?? ''}`}
@@ -128,7 +263,12 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
         </div>
       ))}
       <div>
-        <Button size="small" onClick={() => put({ id: `t-${crypto.randomUUID().slice(0, 8)}`, kind: 'stranded-cotton', colour: { name: 'New colour', hex: '#7A5C8A' } }, threads.length)}>
+        <Button
+          size="small"
+          onClick={() =>
+            put({ id: `t-${crypto.randomUUID().slice(0, 8)}`, kind: 'stranded-cotton', colour: { name: 'New colour', hex: '#7A5C8A' } }, threads.length)
+          }
+        >
           Add a thread
         </Button>
       </div>

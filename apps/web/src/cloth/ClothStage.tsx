@@ -34,7 +34,11 @@ export function ClothStage() {
     const one = done.find((candidate) => candidate.exercise.id === selected?.id)
     const length = one ? [...one.assigned.parameters.values()].find((parameter) => parameter.kind === 'length') : undefined
     if (!selected || !length) return
-    edit({ kind: 'change-exercise', id: selected.id, set: { parameters: { ...selected.parameters, [length.id]: Math.max(0.2, Math.round((length.value + by) * 100) / 100) } } })
+    edit({
+      kind: 'change-exercise',
+      id: selected.id,
+      set: { parameters: { ...selected.parameters, [length.id]: Math.max(0.2, Math.round((length.value + by) * 100) / 100) } },
+    })
   }
   useHotkeys('f', flip)
   useHotkeys('w', () => setLayers((before) => (before === 'worked' ? 'both' : before === 'both' ? 'marked' : 'both')))
@@ -75,12 +79,13 @@ export function ClothStage() {
           <Button onClick={() => ask('true')} title="9">
             True size
           </Button>
-          <Button type="text" onClick={() => setMeasuring(true)}>
-            Set the scale
-          </Button>
         </span>
         <span className="grow" />
-        {selected ? <GuideFields key={selected.id} exercise={selected} unit={sampler.units} /> : <span className="quiet">Choose an exercise to move its guide.</span>}
+        {selected ? (
+          <GuideFields key={selected.id} exercise={selected} unit={sampler.units} />
+        ) : (
+          <span className="quiet">Choose an exercise to move its guide.</span>
+        )}
       </div>
       {sampler.exercises.length === 0 ? (
         <div className="empty">
@@ -89,7 +94,17 @@ export function ClothStage() {
           <Link to="../stitches">Choose a stitch</Link>
         </div>
       ) : (
-        <ClothView sampler={sampler} around={around} done={done} selected={selected} shown={shown} truePxPerMm={screenScale} wish={wish} onSelect={(id) => dispatch(exerciseSelected(id))} />
+        <ClothView
+          sampler={sampler}
+          around={around}
+          done={done}
+          selected={selected}
+          shown={shown}
+          truePxPerMm={screenScale}
+          wish={wish}
+          onSelect={(id) => dispatch(exerciseSelected(id))}
+          onSetScale={() => setMeasuring(true)}
+        />
       )}
       <ScaleDialog
         open={measuring}

@@ -5,6 +5,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
 import { clothPitch } from '@lemmata/core/materials'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { Button } from 'antd'
 import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState, type WheelEvent } from 'react'
 import { paintItems, paintWeave, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
@@ -33,9 +34,10 @@ interface Props {
   /** Changed to ask for a view: fit, true size, closer, further. */
   readonly wish: { readonly kind: 'fit' | 'true' | 'in' | 'out'; readonly key: number }
   readonly onSelect: (id: string) => void
+  readonly onSetScale: () => void
 }
 
-export function ClothView({ sampler, around, done, selected, shown, truePxPerMm, wish, onSelect }: Props) {
+export function ClothView({ sampler, around, done, selected, shown, truePxPerMm, wish, onSelect, onSetScale }: Props) {
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -64,15 +66,12 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
   }, [wish, width, height, area, truePxPerMm])
 
   const mirrored = shown.side === 'back'
-  const clothPoint = useCallback(
-    (event: { clientX: number; clientY: number }): Point => {
-      const rect = box.current?.getBoundingClientRect()
-      const now = viewRef.current
-      if (!rect || !now) return { x: 0, y: 0 }
-      return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
-    },
-    [],
-  )
+  const clothPoint = useCallback((event: { clientX: number; clientY: number }): Point => {
+    const rect = box.current?.getBoundingClientRect()
+    const now = viewRef.current
+    if (!rect || !now) return { x: 0, y: 0 }
+    return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
+  }, [])
   const { draft, begin, move, end, isDragging } = useDrag(around, clothPoint)
   const draftId = draft?.exercise.id ?? null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => one.exercise.id !== draftId)), [done, draftId])
@@ -85,11 +84,17 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
     context.translate(view.x, view.y)
     context.scale(view.scale, view.scale)
     const pitch = clothPitch({ name: '', threadsPerCm: cloth.threadsPerCm ?? 20, thicknessMm: 0.3 })
-    const seen = { left: Math.max(0, -view.x / view.scale), top: Math.max(0, -view.y / view.scale), right: Math.min(cloth.widthMm, (width - view.x) / view.scale), bottom: Math.min(cloth.heightMm, (height - view.y) / view.scale) }
+    const seen = {
+      left: Math.max(0, -view.x / view.scale),
+      top: Math.max(0, -view.y / view.scale),
+      right: Math.min(cloth.widthMm, (width - view.x) / view.scale),
+      bottom: Math.min(cloth.heightMm, (height - view.y) / view.scale),
+    }
     const drawing = drawSampler(sampler, resting, { ...shown, pixelsPerMm: view.scale * (window.devicePixelRatio || 1) })
     for (const layer of drawing.layers) {
       paintItems(context, layer.items)
-      if (layer.name === 'cloth' && seen.right > seen.left && seen.bottom > seen.top) paintWeave(context, seen, mirrored ? '#E4D9C2' : cloth.colour.hex, pitch, view.scale)
+      if (layer.name === 'cloth' && seen.right > seen.left && seen.bottom > seen.top)
+        paintWeave(context, seen, mirrored ? '#E4D9C2' : cloth.colour.hex, pitch, view.scale)
     }
   }, [sampler, resting, shown, view, width, height, cloth, mirrored])
 
@@ -135,7 +140,12 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
   const handles = current && !mirrored ? handlesOf(current.guide) : []
   const onHandleKey = (handle: Handle, event: KeyboardEvent): void => {
     const by = event.shiftKey ? 5 : 0.5
-    const step: Readonly<Record<string, Point>> = { ArrowLeft: { x: -by, y: 0 }, ArrowRight: { x: by, y: 0 }, ArrowUp: { x: 0, y: -by }, ArrowDown: { x: 0, y: by } }
+    const step: Readonly<Record<string, Point>> = {
+      ArrowLeft: { x: -by, y: 0 },
+      ArrowRight: { x: by, y: 0 },
+      ArrowUp: { x: 0, y: -by },
+      ArrowDown: { x: 0, y: by },
+    }
     const to = step[event.key]
     if (!to || !current) return
     event.preventDefault()
@@ -144,7 +154,16 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
   }
 
   return (
-    <div ref={box} className="cloth-view" data-testid="cloth-view" onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={onPointerUp} onPointerCancel={onPointerUp} onWheel={onWheel}>
+    <div
+      ref={box}
+      className="cloth-view"
+      data-testid="cloth-view"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={onPointerUp}
+      onWheel={onWheel}
+    >
       <canvas ref={base} role="img" aria-label={`${sampler.name}, ${shown.side} of the cloth, ${done.length} exercises`} />
       <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none' }} />
       {view && (
@@ -171,17 +190,28 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
                 onKeyDown={(event) => onHandleKey(handle, event)}
               >
                 <circle r="13" fill="transparent" />
-                {whole ? <rect x="-5.5" y="-5.5" width="11" height="11" fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2" transform="rotate(45)" /> : <circle r={handle.id.startsWith('spot') ? 4.5 : 6.5} fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2.2" />}
+                {whole ? (
+                  <rect x="-5.5" y="-5.5" width="11" height="11" fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2" transform="rotate(45)" />
+                ) : (
+                  <circle r={handle.id.startsWith('spot') ? 4.5 : 6.5} fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2.2" />
+                )}
               </g>
             )
           })}
         </svg>
       )}
       {view && (
-        <span className="scale-note" data-testid="scale-note">
-          {shown.side === 'back' ? 'Back, as seen turning the cloth over · ' : ''}
-          {Math.abs(view.scale / truePxPerMm - 1) < 0.01 ? 'true size' : `${(view.scale / truePxPerMm).toFixed(view.scale / truePxPerMm < 1 ? 2 : 1)} × true size`}
-        </span>
+        <div className="scale-note" onPointerDown={(event) => event.stopPropagation()}>
+          <span data-testid="scale-note">
+            {shown.side === 'back' ? 'Back, as seen turning the cloth over · ' : ''}
+            {Math.abs(view.scale / truePxPerMm - 1) < 0.01
+              ? 'true size'
+              : `${(view.scale / truePxPerMm).toFixed(view.scale / truePxPerMm < 1 ? 2 : 1)} × true size`}
+          </span>
+          <Button size="small" type="text" onClick={onSetScale}>
+            Set the scale
+          </Button>
+        </div>
       )}
     </div>
   )

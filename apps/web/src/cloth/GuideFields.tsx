@@ -34,12 +34,13 @@ function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; hand
   const keep = (): void => {
     if (typed === null || parsed === null) return
     setTyped(null)
-    if (Math.abs(parsed - value) > 0.01) edit({ kind: 'change-exercise', id: exercise.id, set: { guide: moveHandle(exercise.guide, handle, { ...handle.at, [axis]: parsed }) } })
+    if (Math.abs(parsed - value) > 0.01)
+      edit({ kind: 'change-exercise', id: exercise.id, set: { guide: moveHandle(exercise.guide, handle, { ...handle.at, [axis]: parsed }) } })
   }
   return (
     <Input
       size="small"
-      style={{ width: 76 }}
+      style={{ width: unit === 'mm' ? 70 : 84 }}
       prefix={<span className="quiet">{axis === 'x' ? '→' : '↓'}</span>}
       aria-label={`${LABELS[handle.id] ?? handle.name}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
       value={typed ?? shown}

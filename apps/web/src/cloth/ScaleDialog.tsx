@@ -12,7 +12,11 @@ export function ScaleDialog({ open, pxPerMm, onKeep, onClose }: { open: boolean;
   return (
     <Modal open={open} title="True size on this screen" okText="It matches" onOk={() => onKeep(scale)} onCancel={onClose} width={620}>
       <p>Hold it against the screen and move the slider until the bar is exactly as long.</p>
-      <Segmented value={thing} onChange={(value) => setThing(value)} options={Object.entries(THINGS).map(([value, { label }]) => ({ value: value as keyof typeof THINGS, label }))} />
+      <Segmented
+        value={thing}
+        onChange={(value) => setThing(value)}
+        options={Object.entries(THINGS).map(([value, { label }]) => ({ value: value as keyof typeof THINGS, label }))}
+      />
       <svg width="100%" height="70" style={{ marginTop: 14, display: 'block' }} role="img" aria-label={`A bar of ${THINGS[thing].mm} millimetres`}>
         <rect x="1" y="12" width={width} height="46" rx="5" fill={DYES.linen} stroke={DYES.indigo} strokeWidth="1.5" />
       </svg>

@@ -64,7 +64,8 @@ export function useDrag(around: Surroundings, toCloth: (event: { clientX: number
     const now = drag.current
     const moved = guide.current
     drop()
-    if (now && moved && JSON.stringify(moved) !== JSON.stringify(now.exercise.guide)) edit({ kind: 'change-exercise', id: now.exercise.id, set: { guide: moved } })
+    if (now && moved && JSON.stringify(moved) !== JSON.stringify(now.exercise.guide))
+      edit({ kind: 'change-exercise', id: now.exercise.id, set: { guide: moved } })
   }, [drop])
 
   useEffect(() => {

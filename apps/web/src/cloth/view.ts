@@ -13,7 +13,11 @@ export const RULER_PX = 24
 const LEAST = 0.4
 const MOST = 60
 
-export function fitView(widthPx: number, heightPx: number, box: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number }): View {
+export function fitView(
+  widthPx: number,
+  heightPx: number,
+  box: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number },
+): View {
   const room = { width: Math.max(50, widthPx - RULER_PX - 24), height: Math.max(50, heightPx - RULER_PX - 24) }
   const scale = Math.min(room.width / (box.right - box.left), room.height / (box.bottom - box.top))
   return centred(scale, widthPx, heightPx, { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 })

@@ -29,7 +29,10 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
   const around = useMemo<Surroundings>(() => ({ brief: { level, waysOfWorking }, cloth, threads, stitches }), [level, waysOfWorking, cloth, threads, stitches])
   const [entries, setEntries] = useState<ReadonlyMap<string, Entry>>(new Map())
   const latest = useRef(0)
-  const stale = useMemo(() => exercises.filter((exercise) => entries.get(exercise.id)?.exercise !== exercise || entries.get(exercise.id)?.around !== around), [exercises, around, entries])
+  const stale = useMemo(
+    () => exercises.filter((exercise) => entries.get(exercise.id)?.exercise !== exercise || entries.get(exercise.id)?.around !== around),
+    [exercises, around, entries],
+  )
 
   useEffect(() => {
     if (stale.length === 0) return

@@ -31,9 +31,18 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, side = 'front', m
     context.scale(pxPerMm, pxPerMm)
     context.translate(-middle.x, -middle.y)
     const half = { x: width / pxPerMm / 2, y: heightPx / pxPerMm / 2 }
-    paintWeave(context, { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y }, clothHex, clothPitch(done.assigned.cloth), pxPerMm)
+    paintWeave(
+      context,
+      { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y },
+      clothHex,
+      clothPitch(done.assigned.cloth),
+      pxPerMm,
+    )
     if (marks) paintItems(context, drawMarkItems(done.marks, DRAWN_MARKS))
-    paintItems(context, drawExerciseThread(done, { side, detail: detailFor(done.assigned.bundle.lineWidthMm, pxPerMm * (window.devicePixelRatio || 1)) }, middle.x))
+    paintItems(
+      context,
+      drawExerciseThread(done, { side, detail: detailFor(done.assigned.bundle.lineWidthMm, pxPerMm * (window.devicePixelRatio || 1)) }, middle.x),
+    )
   }, [done, width, heightPx, pxPerMm, side, marks, clothHex])
   return <canvas ref={ref} role="img" aria-label={label} style={{ height: heightPx, width: '100%' }} />
 }

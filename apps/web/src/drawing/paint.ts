@@ -79,7 +79,13 @@ export function prepareCanvas(canvas: HTMLCanvasElement, widthPx: number, height
 }
 
 /** The weave of the cloth under everything, where its threads are wide enough to be seen. */
-export function paintWeave(context: CanvasRenderingContext2D, box: { left: number; top: number; right: number; bottom: number }, hex: string, pitchMm: number, pixelsPerMm: number): void {
+export function paintWeave(
+  context: CanvasRenderingContext2D,
+  box: { left: number; top: number; right: number; bottom: number },
+  hex: string,
+  pitchMm: number,
+  pixelsPerMm: number,
+): void {
   context.fillStyle = hex
   context.fillRect(box.left, box.top, box.right - box.left, box.bottom - box.top)
   if (pitchMm <= 0 || pitchMm * pixelsPerMm < 3) return

@@ -12,7 +12,13 @@ export function KnotGlyph({ title }: { title?: string }) {
 export function BrokenThreadGlyph({ title }: { title?: string }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" role={title ? 'img' : undefined} aria-label={title} aria-hidden={title ? undefined : true}>
-      <path d="M1 9 C3 6 4 11 6 8 M6 8 L7.2 5.2 M6 8 L7.6 9.8 M10 8 C12 5 13 10 15 7 M10 8 L8.8 10.8 M10 8 L8.6 6" fill="none" stroke={DYES.madder} strokeWidth="1.7" strokeLinecap="round" />
+      <path
+        d="M1 9 C3 6 4 11 6 8 M6 8 L7.2 5.2 M6 8 L7.6 9.8 M10 8 C12 5 13 10 15 7 M10 8 L8.8 10.8 M10 8 L8.6 6"
+        fill="none"
+        stroke={DYES.madder}
+        strokeWidth="1.7"
+        strokeLinecap="round"
+      />
     </svg>
   )
 }

@@ -2,7 +2,7 @@
 import { brokenRules, courseOf, describeOrder, motionWord, type OrderAnswer } from '@lemmata/core/plan'
 import { letterOf } from '@lemmata/core/sheets'
 import type { Exercise } from '@lemmata/core/sampler'
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { type Announcements, closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Button } from 'antd'
@@ -26,7 +26,10 @@ export function OrderStage() {
   }, [course, sampler.exercises, sampler.brief.lessonMinutes])
   const [found, setFound] = useState<OrderAnswer | null>(null)
   const [busy, setBusy] = useState(false)
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return
     edit({ kind: 'order-exercises', ids: arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))) })
@@ -57,7 +60,9 @@ export function OrderStage() {
                 <b>{found.order.map((id) => names.get(id) ?? id).join(' → ')}</b>
               </p>
               <p className="why">
-                Costs {found.cost.toFixed(1)}; yours costs {now.cost.toFixed(1)}. {found.optimal ? 'Every permitted order was tried: none costs less.' : 'The best that was found; not proven to be the best there is.'} The cost counts uneven steps, long falls, more than one new motion at a time, and motions that do not return.
+                Costs {found.cost.toFixed(1)}; yours costs {now.cost.toFixed(1)}.{' '}
+                {found.optimal ? 'Every permitted order was tried: none costs less.' : 'The best that was found; not proven to be the best there is.'} The cost
+                counts uneven steps, long falls, more than one new motion at a time, and motions that do not return.
               </p>
               <span style={{ display: 'flex', gap: 8 }}>
                 <Button
@@ -74,7 +79,10 @@ export function OrderStage() {
             </>
           ) : (
             <span>
-              Yours is the order that Lemmata would choose{found.optimal ? ': every permitted order was tried' : ''}. <Button type="link" size="small" onClick={() => setFound(null)}>Good</Button>
+              Yours is the order that Lemmata would choose{found.optimal ? ': every permitted order was tried' : ''}.{' '}
+              <Button type="link" size="small" onClick={() => setFound(null)}>
+                Good
+              </Button>
             </span>
           )}
         </div>
@@ -82,7 +90,15 @@ export function OrderStage() {
       {broken.map((rule) => (
         <ProblemLine key={`${rule.exercise} ${rule.needs}`} problem={{ severity: 'caution', message: rule.sentence }} />
       ))}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        accessibility={{
+          announcements: spoken(names, ids),
+          screenReaderInstructions: { draggable: 'Space takes the exercise up; up and down arrows move it; Space puts it down; Escape puts it back.' },
+        }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol className="order-list" style={{ marginTop: 10 }}>
             {sampler.exercises.map((exercise, index) => (
@@ -96,11 +112,27 @@ export function OrderStage() {
   )
 }
 
+/** What a screen reader hears while an exercise is moved. */
+function spoken(names: ReadonlyMap<string, string>, ids: readonly string[]): Announcements {
+  const name = (id: string | number): string => names.get(String(id)) ?? String(id)
+  const place = (id: string | number): string => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} is taken up, from ${place(active.id)}.`,
+    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : ''),
+    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} is put down at ${place(over.id)}.` : `${name(active.id)} is where it was.`),
+    onDragCancel: ({ active }) => `${name(active.id)} is back where it was.`,
+  }
+}
+
 function Row({ exercise, letter, answer, broken }: { exercise: Exercise; letter: string; answer: OrderAnswer; broken: boolean }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: exercise.id })
   const step = answer.steps.find((one) => one.id === exercise.id)
   return (
-    <li ref={setNodeRef} className={broken ? 'order-row broken' : 'order-row'} style={{ transform: CSS.Translate.toString(transform), transition, opacity: isDragging ? 0.7 : 1 }}>
+    <li
+      ref={setNodeRef}
+      className={broken ? 'order-row broken' : 'order-row'}
+      style={{ transform: CSS.Translate.toString(transform), transition, opacity: isDragging ? 0.7 : 1 }}
+    >
       <button type="button" className="grip" {...attributes} {...listeners} aria-label={`Move ${exercise.name}`}>
         ⠿
       </button>

@@ -47,7 +47,16 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       <TextField label="Name" value={exercise.name} onChange={(name) => name !== '' && edit({ kind: 'change-exercise', id: exercise.id, set: { name } })} />
       {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
       <Field label="Marks on the cloth">
-        {(id) => <Select<MarkStyle> id={id} value={exercise.marks ?? stitch?.marks ?? 'guide-only'} options={[...MARKS]} onChange={(marks) => edit({ kind: 'change-exercise', id: exercise.id, set: { marks, ...(marks === 'every-nth' && exercise.nth === undefined ? { nth: 3 } : {}) } })} />}
+        {(id) => (
+          <Select<MarkStyle>
+            id={id}
+            value={exercise.marks ?? stitch?.marks ?? 'guide-only'}
+            options={[...MARKS]}
+            onChange={(marks) =>
+              edit({ kind: 'change-exercise', id: exercise.id, set: { marks, ...(marks === 'every-nth' && exercise.nth === undefined ? { nth: 3 } : {}) } })
+            }
+          />
+        )}
       </Field>
       {done && <Figures sampler={sampler} done={done} />}
       {result?.problems.map((problem) => (
@@ -67,17 +76,39 @@ function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exer
   const { units } = sampler
   const { fitted } = done.worked
   const share = fitted.askedMm > 0 ? fitted.pitchMm / fitted.askedMm : 1
-  const set = (id: string, value: number): void => edit({ kind: 'change-exercise', id: exercise.id, set: { parameters: { ...exercise.parameters, [id]: value } } })
+  const set = (id: string, value: number): void =>
+    edit({ kind: 'change-exercise', id: exercise.id, set: { parameters: { ...exercise.parameters, [id]: value } } })
   return (
     <div className="pair">
       {[...done.assigned.parameters.values()].map((parameter) => {
         if (parameter.kind === 'length') {
           const now = parameter.value * share
           const hint = done.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
-          return <LengthField key={parameter.id} label={parameter.name} valueMm={parameter.value} unit={units} min={0.1} max={60} hint={hint} onChange={(mm) => set(parameter.id, mm)} />
+          return (
+            <LengthField
+              key={parameter.id}
+              label={parameter.name}
+              valueMm={parameter.value}
+              unit={units}
+              min={0.1}
+              max={60}
+              hint={hint}
+              onChange={(mm) => set(parameter.id, mm)}
+            />
+          )
         }
         const isShare = parameter.kind === 'share'
-        return <NumberField key={parameter.id} label={parameter.name} value={parameter.value} min={parameter.min ?? 0} max={parameter.max ?? 50} step={isShare ? 0.05 : 1} onChange={(value) => set(parameter.id, value)} />
+        return (
+          <NumberField
+            key={parameter.id}
+            label={parameter.name}
+            value={parameter.value}
+            min={parameter.min ?? 0}
+            max={parameter.max ?? 50}
+            step={isShare ? 0.05 : 1}
+            onChange={(value) => set(parameter.id, value)}
+          />
+        )
       })}
     </div>
   )
@@ -87,7 +118,9 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
   const { fitted } = done.worked
   const { units } = sampler
   const legs = fitted.legs.length > 1 ? ` (${fitted.legs.map((leg) => `${Math.round(leg.count)} of ${formatLength(leg.pitchMm, units, 2)}`).join(', ')})` : ''
-  const parts = done.difficulty.parts.slice(0, 3).map((part) => `${PART_WORDS[part.id] ?? motionWord(part.id as Parameters<typeof motionWord>[0])} (${Math.round(part.score)})`)
+  const parts = done.difficulty.parts
+    .slice(0, 3)
+    .map((part) => `${PART_WORDS[part.id] ?? motionWord(part.id as Parameters<typeof motionWord>[0])} (${Math.round(part.score)})`)
   return (
     <>
       <dl className="facts-list">

@@ -143,5 +143,16 @@ function SamplerName({ name }: { name: string }) {
     if (next === '' || next === name) setTyped(name)
     else edit({ kind: 'rename', name: next })
   }
-  return <Input aria-label="Name of the sampler" variant="borderless" value={typed} maxLength={120} onChange={(event) => setTyped(event.target.value)} onBlur={keep} onPressEnter={keep} style={{ font: '700 20px Alegreya, serif', width: `${Math.max(8, typed.length + 2)}ch`, maxWidth: 360, paddingInline: 6 }} />
+  return (
+    <Input
+      aria-label="Name of the sampler"
+      variant="borderless"
+      value={typed}
+      maxLength={120}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={keep}
+      onPressEnter={keep}
+      style={{ font: '700 20px Alegreya, serif', width: `${Math.max(8, typed.length + 2)}ch`, maxWidth: 360, paddingInline: 6 }}
+    />
+  )
 }

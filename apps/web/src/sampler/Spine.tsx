@@ -31,7 +31,13 @@ export function Spine({ sampler, onMove }: { sampler: Sampler; onMove: (by: numb
         <h2 className="spine-title" style={{ fontSize: 17 }}>
           Exercises
         </h2>
-        <Button size="small" type="text" onClick={() => setFolded(!folded)} aria-label={folded ? 'Unfold the exercises' : 'Fold the exercises'} aria-expanded={!folded}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => setFolded(!folded)}
+          aria-label={folded ? 'Unfold the exercises' : 'Fold the exercises'}
+          aria-expanded={!folded}
+        >
           {folded ? '»' : '«'}
         </Button>
       </div>
@@ -47,7 +53,12 @@ export function Spine({ sampler, onMove }: { sampler: Sampler; onMove: (by: numb
           const name = findStitch(exercise.stitch, sampler.stitches)?.name ?? exercise.stitch
           return (
             <li key={exercise.id}>
-              <button type="button" className="spine-row" aria-expanded={isSelected} onClick={() => dispatch(exerciseSelected(isSelected ? null : exercise.id))}>
+              <button
+                type="button"
+                className="spine-row"
+                aria-expanded={isSelected}
+                onClick={() => dispatch(exerciseSelected(isSelected ? null : exercise.id))}
+              >
                 <span className="letter">{letterOf(index)}</span>
                 <span className="what">
                   <b>{exercise.name}</b>

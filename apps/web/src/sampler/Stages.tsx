@@ -12,8 +12,29 @@ export function Stages({ stages }: { stages: readonly StageState[] }) {
           {({ isActive }) => (
             <>
               <svg className="thread" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 100 15">
-                <line x1="0" x2="100" y1="8" y2="8" stroke={stage.complete ? DYES.indigo : DYES.edge} strokeWidth={stage.complete ? 3 : 2} strokeDasharray={stage.complete ? undefined : '5 4'} vectorEffect="non-scaling-stroke" />
-                {isActive && <line x1="4" x2="96" y1="8" y2="8" stroke={DYES.weldFill} strokeWidth="7" strokeLinecap="round" vectorEffect="non-scaling-stroke" opacity="0.75" />}
+                <line
+                  x1="0"
+                  x2="100"
+                  y1="8"
+                  y2="8"
+                  stroke={stage.complete ? DYES.indigo : DYES.edge}
+                  strokeWidth={stage.complete ? 3 : 2}
+                  strokeDasharray={stage.complete ? undefined : '5 4'}
+                  vectorEffect="non-scaling-stroke"
+                />
+                {isActive && (
+                  <line
+                    x1="4"
+                    x2="96"
+                    y1="8"
+                    y2="8"
+                    stroke={DYES.weldFill}
+                    strokeWidth="7"
+                    strokeLinecap="round"
+                    vectorEffect="non-scaling-stroke"
+                    opacity="0.75"
+                  />
+                )}
               </svg>
               <span className="name">
                 {stage.name}

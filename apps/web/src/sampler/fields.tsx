@@ -87,12 +87,38 @@ export function NumberField({ label, value, min, max, step = 1, suffix, hint, on
   }
   return (
     <Field label={label} hint={hint}>
-      {(id) => <InputNumber id={id} style={{ width: '100%' }} value={typed ?? value} min={min} max={max} step={step} suffix={suffix} onChange={(next) => setTyped(next)} onStep={(next) => onChange(Number(next))} onBlur={keep} onPressEnter={keep} />}
+      {(id) => (
+        <InputNumber
+          id={id}
+          style={{ width: '100%' }}
+          value={typed ?? value}
+          min={min}
+          max={max}
+          step={step}
+          suffix={suffix}
+          onChange={(next) => setTyped(next)}
+          onStep={(next) => onChange(Number(next))}
+          onBlur={keep}
+          onPressEnter={keep}
+        />
+      )}
     </Field>
   )
 }
 
-export function TextField({ label, value, onChange, rows, max = 120 }: { label: string; value: string; onChange: (text: string) => void; rows?: number; max?: number }) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  rows,
+  max = 120,
+}: {
+  label: string
+  value: string
+  onChange: (text: string) => void
+  rows?: number
+  max?: number
+}) {
   const [typed, setTyped] = useState<string | null>(null)
   const keep = (): void => {
     if (typed !== null && typed.trim() !== value) onChange(typed.trim())

@@ -34,9 +34,27 @@ export function stageStates(sampler: Sampler, worked: WorkedSampler, version: nu
   return [
     { id: 'brief', name: 'Brief', complete: true, wrong: 0, words: things(sampler.brief.learners, 'learner', 'learners') },
     { id: 'stitches', name: 'Stitches', complete: count > 0, wrong: 0, words: count === 0 ? 'choose the first' : things(count, 'exercise', 'exercises') },
-    { id: 'order', name: 'Order', complete: count > 0 && broken === 0, wrong: broken, words: broken > 0 ? things(broken, 'broken rule', 'broken rules') : count > 0 ? 'no broken rule' : 'nothing yet' },
-    { id: 'cloth', name: 'Cloth', complete: count > 0 && cloth === 0, wrong: cloth, words: unworked > 0 ? `${unworked} cannot be worked` : outside > 0 ? `${outside} outside the clear area` : count > 0 ? 'all inside' : 'nothing yet' },
-    { id: 'thread', name: 'Thread', complete: count > 0 && thread === 0, wrong: thread, words: thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet' },
+    {
+      id: 'order',
+      name: 'Order',
+      complete: count > 0 && broken === 0,
+      wrong: broken,
+      words: broken > 0 ? things(broken, 'broken rule', 'broken rules') : count > 0 ? 'no broken rule' : 'nothing yet',
+    },
+    {
+      id: 'cloth',
+      name: 'Cloth',
+      complete: count > 0 && cloth === 0,
+      wrong: cloth,
+      words: unworked > 0 ? `${unworked} cannot be worked` : outside > 0 ? `${outside} outside the clear area` : count > 0 ? 'all inside' : 'nothing yet',
+    },
+    {
+      id: 'thread',
+      name: 'Thread',
+      complete: count > 0 && thread === 0,
+      wrong: thread,
+      words: thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet',
+    },
     { id: 'sheets', name: 'Sheets', complete: printedNow, wrong: 0, words: printedNow ? 'printed' : printedVersion === null ? 'not printed' : 'changed since' },
   ]
 }

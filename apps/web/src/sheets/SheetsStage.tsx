@@ -43,9 +43,31 @@ export function SheetsStage() {
         </div>
       </div>
       <div className="bar" style={{ border: '1px solid var(--rule)', borderRadius: 6, marginBottom: 16 }}>
-        <Segmented<PageSize> aria-label="Paper" value={page} onChange={setPage} options={[{ value: 'a4', label: 'A4' }, { value: 'letter', label: 'Letter' }]} />
-        <Segmented<Hand> aria-label="Hand" value={hand} onChange={setHand} options={[{ value: 'left', label: 'Left hand' }, { value: 'right', label: 'Right hand' }]} />
-        <Select aria-label="Lesson" style={{ minWidth: 210 }} value={lesson} onChange={setLesson} options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]} />
+        <Segmented<PageSize>
+          aria-label="Paper"
+          value={page}
+          onChange={setPage}
+          options={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+        />
+        <Segmented<Hand>
+          aria-label="Hand"
+          value={hand}
+          onChange={setHand}
+          options={[
+            { value: 'left', label: 'Left hand' },
+            { value: 'right', label: 'Right hand' },
+          ]}
+        />
+        <Select
+          aria-label="Lesson"
+          style={{ minWidth: 210 }}
+          value={lesson}
+          onChange={setLesson}
+          options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
+        />
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
         <Button type="primary" href={address} target="_blank" disabled={!saved || pages.length === 0} onClick={() => dispatch(printed())}>

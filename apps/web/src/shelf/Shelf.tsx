@@ -81,7 +81,10 @@ export function Shelf() {
       message.success(`${made.document.name} is on the shelf.`)
       load()
     } catch (error) {
-      message.error(error instanceof SyntaxError ? `${chosen.name} is not a sampler: it cannot be read as JSON. Choose a file that was exported here.` : sentenceOf(error), 8)
+      message.error(
+        error instanceof SyntaxError ? `${chosen.name} is not a sampler: it cannot be read as JSON. Choose a file that was exported here.` : sentenceOf(error),
+        8,
+      )
     }
   }
 
@@ -154,8 +157,23 @@ export function Shelf() {
           ))}
         </ul>
       </main>
-      <Modal open={naming !== null} title={naming?.id === null ? 'New sampler' : 'Rename'} okText={naming?.id === null ? 'Begin' : 'Rename'} onOk={keepName} onCancel={() => setNaming(null)} okButtonProps={{ disabled: (naming?.name ?? '').trim() === '' }}>
-        <Input aria-label="Name" placeholder="Weather over the harbour" value={naming?.name ?? ''} maxLength={120} autoFocus onChange={(event) => setNaming((before) => (before ? { ...before, name: event.target.value } : null))} onPressEnter={keepName} />
+      <Modal
+        open={naming !== null}
+        title={naming?.id === null ? 'New sampler' : 'Rename'}
+        okText={naming?.id === null ? 'Begin' : 'Rename'}
+        onOk={keepName}
+        onCancel={() => setNaming(null)}
+        okButtonProps={{ disabled: (naming?.name ?? '').trim() === '' }}
+      >
+        <Input
+          aria-label="Name"
+          placeholder="Weather over the harbour"
+          value={naming?.name ?? ''}
+          maxLength={120}
+          autoFocus
+          onChange={(event) => setNaming((before) => (before ? { ...before, name: event.target.value } : null))}
+          onPressEnter={keepName}
+        />
       </Modal>
     </div>
   )

@@ -14,7 +14,10 @@ export function Hand({ done, clothHex, leftFirst = false }: { done: WorkedExerci
   const [hand, setHand] = useState<HandSide>(leftFirst ? 'left' : 'right')
   const [index, setIndex] = useState(0)
   const [playing, setPlaying] = useState(false)
-  const shown = useMemo(() => demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand }), [done, hand])
+  const shown = useMemo(
+    () => demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand }),
+    [done, hand],
+  )
   const steps = shown.ok ? shown.value.steps : []
   const last = steps.length - 1
   const at = Math.min(index, Math.max(0, last))

@@ -42,11 +42,20 @@ export function StitchesStage() {
   const [search, setSearch] = useState('')
   const file = useRef<HTMLInputElement>(null)
   const wall = useMemo<readonly Shown[]>(() => {
-    const all = [...sampler.stitches.map((document) => ({ document, own: true })), ...LIBRARY.filter((one) => !sampler.stitches.some((own) => own.id === one.id)).map((document) => ({ document, own: false }))]
+    const all = [
+      ...sampler.stitches.map((document) => ({ document, own: true })),
+      ...LIBRARY.filter((one) => !sampler.stitches.some((own) => own.id === one.id)).map((document) => ({ document, own: false })),
+    ]
     return all.map(({ document, own }) => ({ document, own, result: workSwatch(document, sampler) }))
   }, [sampler])
   const wanted = search.trim().toLowerCase()
-  const found = wall.filter(({ document }) => wanted === '' || [document.name, document.id, ...(document.also ?? []), document.family ?? '', ...(document.goodFor ?? [])].some((word) => word.toLowerCase().includes(wanted)))
+  const found = wall.filter(
+    ({ document }) =>
+      wanted === '' ||
+      [document.name, document.id, ...(document.also ?? []), document.family ?? '', ...(document.goodFor ?? [])].some((word) =>
+        word.toLowerCase().includes(wanted),
+      ),
+  )
   const current = wall.find(({ document }) => document.id === chosen) ?? found[0] ?? null
 
   const add = (document: StitchDocument): void => {
@@ -78,7 +87,14 @@ export function StitchesStage() {
           <h1>Stitches</h1>
           <span className="quiet">Worked at one scale in this sampler’s first thread. Choose what to teach.</span>
         </div>
-        <Input.Search aria-label="Find a stitch" placeholder="Find by any name or use" allowClear value={search} onChange={(event) => setSearch(event.target.value)} style={{ width: 250 }} />
+        <Input.Search
+          aria-label="Find a stitch"
+          placeholder="Find by any name or use"
+          allowClear
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          style={{ width: 250 }}
+        />
         <input
           ref={file}
           type="file"
@@ -97,8 +113,22 @@ export function StitchesStage() {
         <div className="wall">
           {found.length === 0 && <p className="quiet">No stitch is called or used like that.</p>}
           {found.map(({ document, result, own }) => (
-            <button key={document.id} type="button" className="swatch" aria-pressed={current?.document.id === document.id} onClick={() => setChosen(document.id)}>
-              {result.ok && <ThreadCanvas done={result.value} heightPx={76} pxPerMm={SWATCH_PX_PER_MM} clothHex={sampler.cloth.colour.hex} label={`${document.name}, worked`} />}
+            <button
+              key={document.id}
+              type="button"
+              className="swatch"
+              aria-pressed={current?.document.id === document.id}
+              onClick={() => setChosen(document.id)}
+            >
+              {result.ok && (
+                <ThreadCanvas
+                  done={result.value}
+                  heightPx={76}
+                  pxPerMm={SWATCH_PX_PER_MM}
+                  clothHex={sampler.cloth.colour.hex}
+                  label={`${document.name}, worked`}
+                />
+              )}
               <span className="label">
                 <b>{document.name}</b>
                 <span className="quiet" style={{ fontSize: 13, display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
@@ -112,7 +142,11 @@ export function StitchesStage() {
         {current && (
           <PanelBoundary name="This stitch" key={current.document.id}>
             <div style={{ display: 'grid', gap: 14 }}>
-              {current.result.ok ? <Hand done={current.result.value} clothHex={sampler.cloth.colour.hex} /> : <p className="wrong">{current.result.problems[0]?.message}</p>}
+              {current.result.ok ? (
+                <Hand done={current.result.value} clothHex={sampler.cloth.colour.hex} />
+              ) : (
+                <p className="wrong">{current.result.problems[0]?.message}</p>
+              )}
               <div className="panel" style={{ display: 'grid', gap: 9 }}>
                 <Button type="primary" onClick={() => add(current.document)} disabled={!current.result.ok}>
                   Teach {current.document.name.toLowerCase()}

@@ -19,5 +19,9 @@ export function drawBehind({ demonstration, step, look, widthMm, heightMm, detai
     ],
   }
   const thread = drawThread(made, 'back', look, detail, middle.x)
-  return [ground, { ...ground, colour: '#8A7A66', opacity: 0.12 }, ...moveItems(scaleItems(moveItems(thread, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 })]
+  return [
+    ground,
+    { ...ground, colour: '#8A7A66', opacity: 0.12 },
+    ...moveItems(scaleItems(moveItems(thread, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 }),
+  ]
 }

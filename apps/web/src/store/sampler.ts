@@ -32,14 +32,23 @@ const initial: SamplerState = { open: null, selected: null, notice: null }
 /** Plain functions instead of drafts: the document keeps its references where nothing changed. */
 const slice = createSlice({
   name: 'sampler',
-  initialState: initial as SamplerState,
+  initialState: initial,
   reducers: {
     samplerOpened: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; pending: readonly SentOperation[] }>): SamplerState => {
       const { answer, pending } = payload
       const again = reapply(answer.document, pending)
       return {
         ...state,
-        open: { id: answer.id, version: answer.version, printedVersion: answer.printedVersion, document: again.document, pending: again.kept, undo: [], redo: [], status: again.kept.length > 0 ? 'waiting' : 'saved' },
+        open: {
+          id: answer.id,
+          version: answer.version,
+          printedVersion: answer.printedVersion,
+          document: again.document,
+          pending: again.kept,
+          undo: [],
+          redo: [],
+          status: again.kept.length > 0 ? 'waiting' : 'saved',
+        },
         selected: answer.document.exercises[0]?.id ?? null,
         notice: notice(again.lost),
       }
@@ -47,7 +56,7 @@ const slice = createSlice({
     samplerClosed: (): SamplerState => initial,
     edited: (state, { payload }: PayloadAction<{ operation: Operation; id: string; way: 'do' | 'undo' | 'redo' }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const applied = applyOperation(open.document, payload.operation)
       if (!applied.ok) return { ...(state as SamplerState), notice: notice([applied.problems[0]?.message ?? 'This change could not be made.']) }
       const inverse = invertOperation(open.document, payload.operation)
@@ -57,7 +66,14 @@ const slice = createSlice({
       return {
         ...(state as SamplerState),
         selected: selectedAfter(payload.operation, state.selected, applied.value),
-        open: { ...open, document: applied.value, undo, redo, pending: [...open.pending, { id: payload.id, operation: payload.operation }], status: open.status === 'offline' || open.status === 'signed-out' ? open.status : 'waiting' },
+        open: {
+          ...open,
+          document: applied.value,
+          undo,
+          redo,
+          pending: [...open.pending, { id: payload.id, operation: payload.operation }],
+          status: open.status === 'offline' || open.status === 'signed-out' ? open.status : 'waiting',
+        },
       }
     },
     sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'saving' })),
@@ -69,26 +85,43 @@ const slice = createSlice({
     /** Someone was quicker: their state, with this page's own changes applied again. */
     rebased: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; applied: readonly string[] }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const again = reapply(
         payload.answer.document,
         open.pending.filter((one) => !payload.applied.includes(one.id)),
       )
-      return { ...(state as SamplerState), open: { ...open, version: payload.answer.version, document: again.document, pending: again.kept, status: again.kept.length > 0 ? 'waiting' : 'saved' }, notice: notice(again.lost) ?? (state.notice as SamplerState['notice']) }
+      return {
+        ...(state as SamplerState),
+        open: { ...open, version: payload.answer.version, document: again.document, pending: again.kept, status: again.kept.length > 0 ? 'waiting' : 'saved' },
+        notice: notice(again.lost) ?? state.notice,
+      }
     },
     /** The server refused: its state holds, and the refused change is said. */
     refused: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; ids: readonly string[]; message: string }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const again = reapply(
         payload.answer.document,
         open.pending.filter((one) => !payload.ids.includes(one.id)),
       )
-      return { ...(state as SamplerState), open: { ...open, version: payload.answer.version, document: again.document, pending: again.kept, undo: [], redo: [], status: again.kept.length > 0 ? 'waiting' : 'saved' }, notice: notice([payload.message, ...again.lost]) }
+      return {
+        ...(state as SamplerState),
+        open: {
+          ...open,
+          version: payload.answer.version,
+          document: again.document,
+          pending: again.kept,
+          undo: [],
+          redo: [],
+          status: again.kept.length > 0 ? 'waiting' : 'saved',
+        },
+        notice: notice([payload.message, ...again.lost]),
+      }
     },
     connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'offline' })),
     sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'signed-out' })),
-    connectionBack: (state): SamplerState => withOpen(state as SamplerState, (open) => (open.pending.length > 0 ? { ...open, status: 'waiting' } : { ...open, status: 'saved' })),
+    connectionBack: (state): SamplerState =>
+      withOpen(state as SamplerState, (open) => (open.pending.length > 0 ? { ...open, status: 'waiting' } : { ...open, status: 'saved' })),
     printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedVersion: open.version })),
     exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({ ...(state as SamplerState), selected: payload }),
     noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
@@ -126,5 +159,19 @@ function selectedAfter(operation: Operation, before: string | null, document: Sa
   return document.exercises[0]?.id ?? null
 }
 
-export const { samplerOpened, samplerClosed, edited, sendingBegan, sent, rebased, refused, connectionLost, sessionLost, connectionBack, printed, exerciseSelected, noticed } = slice.actions
+export const {
+  samplerOpened,
+  samplerClosed,
+  edited,
+  sendingBegan,
+  sent,
+  rebased,
+  refused,
+  connectionLost,
+  sessionLost,
+  connectionBack,
+  printed,
+  exerciseSelected,
+  noticed,
+} = slice.actions
 export const samplerReducer = slice.reducer

@@ -4,11 +4,22 @@
  */
 import type { SentOperation } from '@lemmata/contract'
 import { api, ApiError, ConnectionLost, isStale } from '../api/client.ts'
-import { connectionBack, connectionLost, edited, type OpenSampler, rebased, refused, sendingBegan, sent, sessionLost } from './sampler.ts'
+import type { connectionBack, edited } from './sampler.ts'
+import { connectionLost, type OpenSampler, rebased, refused, sendingBegan, sent, sessionLost } from './sampler.ts'
 
 interface SaverStore {
   readonly getState: () => { readonly sampler: { readonly open: OpenSampler | null } }
-  readonly dispatch: (action: ReturnType<typeof edited> | ReturnType<typeof sent> | ReturnType<typeof rebased> | ReturnType<typeof refused> | ReturnType<typeof sendingBegan> | ReturnType<typeof connectionLost> | ReturnType<typeof connectionBack> | ReturnType<typeof sessionLost>) => unknown
+  readonly dispatch: (
+    action:
+      | ReturnType<typeof edited>
+      | ReturnType<typeof sent>
+      | ReturnType<typeof rebased>
+      | ReturnType<typeof refused>
+      | ReturnType<typeof sendingBegan>
+      | ReturnType<typeof connectionLost>
+      | ReturnType<typeof connectionBack>
+      | ReturnType<typeof sessionLost>,
+  ) => unknown
   readonly subscribe: (listener: () => void) => () => void
 }
 

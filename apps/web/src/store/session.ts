@@ -6,9 +6,11 @@ export interface SessionState {
   readonly teacher: TeacherAnswer | null | undefined
 }
 
+const initialState: SessionState = { teacher: undefined }
+
 const slice = createSlice({
   name: 'session',
-  initialState: { teacher: undefined } as SessionState,
+  initialState,
   reducers: {
     sessionKnown: (_state, action: PayloadAction<TeacherAnswer | null>) => ({ teacher: action.payload }),
   },

@@ -30,14 +30,22 @@ export function ThreadStage() {
               <th>Thread</th>
               <th>Strands</th>
               <th>Needle</th>
-              <th>Line, 4×</th>
-              <th>Thread used</th>
+              <th>Line at 4×, thread used</th>
             </tr>
           </thead>
           <tbody>
             {sampler.exercises.map((exercise, index) => {
               const result = results.get(exercise.id)
-              return <Row key={exercise.id} sampler={sampler} exercise={exercise} letter={letterOf(index)} done={result?.ok ? result.value : null} problem={result && !result.ok ? (result.problems[0]?.message ?? null) : null} />
+              return (
+                <Row
+                  key={exercise.id}
+                  sampler={sampler}
+                  exercise={exercise}
+                  letter={letterOf(index)}
+                  done={result?.ok ? result.value : null}
+                  problem={result && !result.ok ? (result.problems[0]?.message ?? null) : null}
+                />
+              )
             })}
           </tbody>
         </table>
@@ -48,7 +56,19 @@ export function ThreadStage() {
   )
 }
 
-function Row({ sampler, exercise, letter, done, problem }: { sampler: Sampler; exercise: Exercise; letter: string; done: WorkedExercise | null; problem: string | null }) {
+function Row({
+  sampler,
+  exercise,
+  letter,
+  done,
+  problem,
+}: {
+  sampler: Sampler
+  exercise: Exercise
+  letter: string
+  done: WorkedExercise | null
+  problem: string | null
+}) {
   const dispatch = useAppDispatch()
   const selected = useAppSelector((state) => state.sampler.selected) === exercise.id
   const set = (change: Partial<Pick<Exercise, 'thread' | 'strands' | 'needle'>>): void => edit({ kind: 'change-exercise', id: exercise.id, set: change })
@@ -61,26 +81,43 @@ function Row({ sampler, exercise, letter, done, problem }: { sampler: Sampler; e
   return (
     <tr style={selected ? { background: '#f7f0e2' } : undefined} onFocusCapture={() => !selected && dispatch(exerciseSelected(exercise.id))}>
       <td style={{ font: '700 18px Alegreya, serif', color: 'var(--indigo)' }}>{letter}</td>
-      <td style={{ minWidth: 130 }}>
+      <td style={{ width: 132 }}>
         <b>{exercise.name}</b>
         <div className="quiet">{assigned?.document.name}</div>
       </td>
-      <td style={{ minWidth: 190 }}>
-        <Select aria-label={`Thread of ${exercise.name}`} style={{ width: '100%' }} value={exercise.thread ?? assigned?.thread.value.id ?? null} options={threads} onChange={(thread) => set({ thread })} />
+      <td style={{ width: 190 }}>
+        <Select
+          aria-label={`Thread of ${exercise.name}`}
+          style={{ width: '100%' }}
+          value={exercise.thread ?? assigned?.thread.value.id ?? null}
+          options={threads}
+          onChange={(thread) => set({ thread })}
+        />
         {problem && <ProblemLine problem={{ severity: 'error', message: problem }} />}
       </td>
-      <td style={{ minWidth: 210 }}>
+      <td style={{ width: 214 }}>
         {assigned && (
           <>
             <span style={{ display: 'flex', gap: 6, alignItems: 'center' }}>
-              <Select aria-label={`Strands of ${exercise.name}`} value={assigned.strands.value} style={{ width: 68 }} options={Array.from({ length: assigned.kind.mostStrands }, (_, index) => ({ value: index + 1, label: String(index + 1) }))} onChange={(strands) => set({ strands })} />
-              {exercise.strands !== undefined && exercise.strands !== assigned.advisedStrands.value && <Overruled what={strandsInWords(assigned.advisedStrands.value)} onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['strands'] })} />}
+              <Select
+                aria-label={`Strands of ${exercise.name}`}
+                value={assigned.strands.value}
+                style={{ width: 68 }}
+                options={Array.from({ length: assigned.kind.mostStrands }, (_, index) => ({ value: index + 1, label: String(index + 1) }))}
+                onChange={(strands) => set({ strands })}
+              />
+              {exercise.strands !== undefined && exercise.strands !== assigned.advisedStrands.value && (
+                <Overruled
+                  what={strandsInWords(assigned.advisedStrands.value)}
+                  onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['strands'] })}
+                />
+              )}
             </span>
             <span className="why">{assigned.advisedStrands.reason}</span>
           </>
         )}
       </td>
-      <td style={{ minWidth: 230 }}>
+      <td style={{ width: 236 }}>
         {assigned && (
           <>
             <span style={{ display: 'flex', gap: 6, alignItems: 'center' }}>
@@ -90,16 +127,25 @@ function Row({ sampler, exercise, letter, done, problem }: { sampler: Sampler; e
                 value={`${assigned.needle.value.family.id} ${assigned.needle.value.size}`}
                 options={NEEDLE_FAMILIES.map((family) => ({
                   label: family.also === '' ? family.name : `${family.name} (${family.also})`,
-                  options: assigned.needles.filter((fit) => fit.needle.family.id === family.id).sort((a, b) => a.needle.size - b.needle.size).map((fit) => ({ value: `${family.id} ${fit.needle.size}`, label: `${nameNeedle(fit.needle)}${VERDICT[fit.verdict]}` })),
+                  options: assigned.needles
+                    .filter((fit) => fit.needle.family.id === family.id)
+                    .sort((a, b) => a.needle.size - b.needle.size)
+                    .map((fit) => ({ value: `${family.id} ${fit.needle.size}`, label: `${nameNeedle(fit.needle)}${VERDICT[fit.verdict]}` })),
                 }))}
                 onChange={(value) => {
                   const [kind = '', size = ''] = value.split(' ')
                   set({ needle: { kind, size: Number(size) } })
                 }}
               />
-              {exercise.needle && assigned.needles[0] && assigned.needles[0].needle !== assigned.needle.value && !(assigned.needles[0].needle.family.id === exercise.needle.kind && assigned.needles[0].needle.size === exercise.needle.size) && (
-                <Overruled what={nameNeedle(assigned.needles[0].needle)} onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['needle'] })} />
-              )}
+              {exercise.needle &&
+                assigned.needles[0] &&
+                assigned.needles[0].needle !== assigned.needle.value &&
+                !(assigned.needles[0].needle.family.id === exercise.needle.kind && assigned.needles[0].needle.size === exercise.needle.size) && (
+                  <Overruled
+                    what={nameNeedle(assigned.needles[0].needle)}
+                    onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['needle'] })}
+                  />
+                )}
             </span>
             <span className="why">{assigned.needle.reason}</span>
             {cautions.map((one) => (
@@ -108,10 +154,11 @@ function Row({ sampler, exercise, letter, done, problem }: { sampler: Sampler; e
           </>
         )}
       </td>
-      <td>{done && <WidthSample done={done} />}</td>
       <td style={{ whiteSpace: 'nowrap' }}>
         {done && (
           <>
+            <WidthSample done={done} />
+            <br />
             {formatThread(done.thread.total)}
             <div className="quiet">
               {done.thread.needlefuls} {done.thread.needlefuls === 1 ? 'needleful' : 'needlefuls'}

@@ -5,7 +5,12 @@ import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
 import { operation } from '../operations/operations.ts'
 
-export const email = z.string().trim().toLowerCase().max(200).regex(/^[^\s@]+@[^\s@]+\.[^\s@]+$/, 'write an address such as ada@example.org')
+export const email = z
+  .string()
+  .trim()
+  .toLowerCase()
+  .max(200)
+  .regex(/^[^\s@]+@[^\s@]+\.[^\s@]+$/, 'write an address such as ada@example.org')
 export const password = z.string().min(10, 'use at least 10 characters; a few words are easy to remember').max(200)
 
 export const makeAccount = z.object({ email, name: shortText, password })

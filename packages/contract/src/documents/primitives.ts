@@ -4,10 +4,17 @@ import { z } from 'zod'
 /** A length on the cloth, mm. Ten metres either way is beyond any table. */
 export const coordinateMm = z.number().min(-10_000).max(10_000)
 export const lengthMm = z.number().positive().max(10_000)
-export const id = z.string().min(1).max(60).regex(/^[\w.-]+$/, 'use letters, digits, dots, dashes or underscores')
+export const id = z
+  .string()
+  .min(1)
+  .max(60)
+  .regex(/^[\w.-]+$/, 'use letters, digits, dots, dashes or underscores')
 export const shortText = z.string().trim().min(1).max(120)
 export const longText = z.string().max(4000)
-export const isoDate = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'write a date as 2027-01-14').refine((text) => !Number.isNaN(Date.parse(`${text}T00:00:00Z`)), 'this day does not exist')
+export const isoDate = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'write a date as 2027-01-14')
+  .refine((text) => !Number.isNaN(Date.parse(`${text}T00:00:00Z`)), 'this day does not exist')
 export const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'write a colour as #4B6D8F')
 export const pair = z.tuple([coordinateMm, coordinateMm])
 export const pathData = z.string().min(1).max(100_000, 'this path is longer than 100 000 characters; simplify it in the program that drew it')

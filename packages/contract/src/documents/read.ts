@@ -10,11 +10,18 @@ import { stitchDocument } from './stitch.ts'
 export const MOST_CHARACTERS = 4_000_000
 
 export function readJson(text: string): Result<unknown> {
-  if (text.length > MOST_CHARACTERS) return failure(error('document.too-large', [], `This file has ${text.length} characters; the most is ${MOST_CHARACTERS}. Divide the sampler.`))
+  if (text.length > MOST_CHARACTERS)
+    return failure(error('document.too-large', [], `This file has ${text.length} characters; the most is ${MOST_CHARACTERS}. Divide the sampler.`))
   try {
     return success(JSON.parse(text) as unknown)
   } catch (thrown) {
-    return failure(error('document.not-json', [], `This file is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'}). Export it again, or open it in a text editor and mend it there.`))
+    return failure(
+      error(
+        'document.not-json',
+        [],
+        `This file is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'}). Export it again, or open it in a text editor and mend it there.`,
+      ),
+    )
   }
 }
 
@@ -39,8 +46,15 @@ function around(given: { exercise: unknown; cloth?: unknown; threads?: unknown; 
   const one = exerciseSchema.partial({ id: true, name: true }).loose().safeParse(given.exercise)
   const exercise = one.success ? { ...one.data, id: one.data.id ?? 'e1', name: one.data.name ?? 'Exercise' } : given.exercise
   const named = one.success ? one.data.thread : undefined
-  const threads = z.array(threadSchema).safeParse(given.threads).success ? given.threads : plain.threads.map((thread) => ({ ...thread, id: named ?? thread.id }))
-  const cloth = given.cloth === undefined ? plain.cloth : clothSchema.safeParse(given.cloth).success || typeof given.cloth !== 'object' ? given.cloth : { ...plain.cloth, ...given.cloth }
+  const threads = z.array(threadSchema).safeParse(given.threads).success
+    ? given.threads
+    : plain.threads.map((thread) => ({ ...thread, id: named ?? thread.id }))
+  const cloth =
+    given.cloth === undefined
+      ? plain.cloth
+      : clothSchema.safeParse(given.cloth).success || typeof given.cloth !== 'object'
+        ? given.cloth
+        : { ...plain.cloth, ...given.cloth }
   return { ...plain, brief: given.brief ?? plain.brief, cloth, threads, stitches: given.stitches ?? [], exercises: [exercise] }
 }
 

@@ -6,7 +6,8 @@ import { z } from 'zod'
 import { colour, coordinateMm, id, isoDate, lengthMm, longText, pair, pathData, shortText } from './primitives.ts'
 import { stitchDocument } from './stitch.ts'
 
-const oneOf = (ids: readonly string[], what: string) => z.string().refine((given) => ids.includes(given), { error: `this ${what} is not known; choose one of ${ids.join(', ')}` })
+const oneOf = (ids: readonly string[], what: string) =>
+  z.string().refine((given) => ids.includes(given), { error: `this ${what} is not known; choose one of ${ids.join(', ')}` })
 
 const ways = {
   threadStart: z.enum(['away-knot', 'knot-behind', 'caught-tail']),
@@ -54,11 +55,23 @@ export const thread = z.object({ id, kind: oneOf(THREAD_KIND_IDS, 'kind of threa
 export const guide = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('line'), path: pathData }),
   z.object({ kind: z.literal('band'), path: pathData.optional(), widthMm: lengthMm.optional(), rails: z.array(pathData).length(2).optional() }),
-  z.object({ kind: z.literal('shape'), path: pathData, directions: z.array(pathData).max(20).optional(), vein: pathData.optional(), holes: z.array(pathData).max(20).optional() }),
+  z.object({
+    kind: z.literal('shape'),
+    path: pathData,
+    directions: z.array(pathData).max(20).optional(),
+    vein: pathData.optional(),
+    holes: z.array(pathData).max(20).optional(),
+  }),
   z.object({ kind: z.literal('spot'), at: pair, turnRad: z.number().min(-100).max(100).optional() }),
   z.object({ kind: z.literal('spots'), at: z.array(pair).max(2000), turnRad: z.number().min(-100).max(100).optional() }),
   z.object({ kind: z.literal('ring'), at: pair, radiusMm: lengthMm }),
-  z.object({ kind: z.literal('square'), at: pair, sideMm: lengthMm, turnRad: z.number().min(-100).max(100).optional(), repeat: z.number().int().min(1).max(500).optional() }),
+  z.object({
+    kind: z.literal('square'),
+    at: pair,
+    sideMm: lengthMm,
+    turnRad: z.number().min(-100).max(100).optional(),
+    repeat: z.number().int().min(1).max(500).optional(),
+  }),
   z.object({ kind: z.literal('grid'), at: pair, columns: z.number().int().min(1).max(500), rows: z.number().int().min(1).max(500), cellMm: lengthMm }),
   z.object({ kind: z.literal('pins'), base: pair, pins: z.array(pair).min(1).max(50) }),
 ])
@@ -95,7 +108,14 @@ export const exercise = z.object({
     .optional(),
   asShown: z.object({ strands: z.number().int().min(1).max(12).optional(), pitchMm: lengthMm.optional(), colour: colour.optional() }).optional(),
   pins: z
-    .object({ lesson: id.optional(), first: z.boolean().optional(), last: z.boolean().optional(), before: z.array(id).max(100).optional(), after: z.array(id).max(100).optional(), together: z.array(id).max(100).optional() })
+    .object({
+      lesson: id.optional(),
+      first: z.boolean().optional(),
+      last: z.boolean().optional(),
+      before: z.array(id).max(100).optional(),
+      after: z.array(id).max(100).optional(),
+      together: z.array(id).max(100).optional(),
+    })
     .optional(),
   hold: z.enum(['tight', 'easy', 'free']).optional(),
   toleranceMm: z.number().min(0.01).max(20).optional(),
@@ -127,7 +147,8 @@ export const sampler = z
   .superRefine((document, context) => {
     const seen = new Set<string>()
     for (const [index, one] of document.exercises.entries()) {
-      if (seen.has(one.id)) context.addIssue({ code: 'custom', path: ['exercises', index, 'id'], message: `two exercises are called "${one.id}"; give each an id of its own` })
+      if (seen.has(one.id))
+        context.addIssue({ code: 'custom', path: ['exercises', index, 'id'], message: `two exercises are called "${one.id}"; give each an id of its own` })
       seen.add(one.id)
     }
   }) satisfies z.ZodType<Sampler>

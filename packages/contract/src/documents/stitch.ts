@@ -23,7 +23,13 @@ const label = z.string().regex(/^[A-Za-z]\w{0,19}$/, 'a label is a word of lette
 const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd']).optional() }
 
 const moves = {
-  up: z.strictObject({ up: pointForm, round: z.enum(['inside', 'cross', 'left', 'right']).optional(), split: label.optional(), half: z.boolean().optional(), ...common }),
+  up: z.strictObject({
+    up: pointForm,
+    round: z.enum(['inside', 'cross', 'left', 'right']).optional(),
+    split: label.optional(),
+    half: z.boolean().optional(),
+    ...common,
+  }),
   down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: label.optional(), ...common }),
   by: z.strictObject({ by: pointForm, ...common }),
   wrap: z.strictObject({ wrap: expression, ...common }),
@@ -37,7 +43,7 @@ const move = z.unknown().transform((given, context): Move => {
     return z.NEVER
   }
   const parsed = moves[name as keyof typeof moves].safeParse(given)
-  if (parsed.success) return parsed.data as Move
+  if (parsed.success) return parsed.data
   for (const issue of parsed.error.issues) context.addIssue({ code: 'custom', message: issue.message, path: [...issue.path] })
   return z.NEVER
 })
@@ -45,13 +51,24 @@ const move = z.unknown().transform((given, context): Move => {
 const moveList = z.array(move).min(1).max(60)
 const parameter = z.union([
   expression,
-  z.strictObject({ usual: expression, min: expression.optional(), max: expression.optional(), name: shortText.optional(), kind: z.enum(['length', 'count', 'share']).optional() }),
+  z.strictObject({
+    usual: expression,
+    min: expression.optional(),
+    max: expression.optional(),
+    name: shortText.optional(),
+    kind: z.enum(['length', 'count', 'share']).optional(),
+  }),
 ])
 const parameters = z.record(z.string().max(20), parameter)
 
 const place = z.union([
   z.strictObject({
-    along: z.strictObject({ step: z.array(expression).min(1).max(8), tail: expression.optional(), closedTail: expression.optional(), cornerTail: expression.optional() }),
+    along: z.strictObject({
+      step: z.array(expression).min(1).max(8),
+      tail: expression.optional(),
+      closedTail: expression.optional(),
+      cornerTail: expression.optional(),
+    }),
   }),
   z.strictObject({ across: z.strictObject({ pitch: expression }) }),
   z.strictObject({ once: z.literal(true) }),
@@ -96,7 +113,12 @@ export const stitchDocument = z.object({
   practice: z
     .discriminatedUnion('kind', [
       z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
-      z.object({ kind: z.literal('shape'), widthMm: z.number().min(2).max(200), heightMm: z.number().min(2).max(200), outline: z.enum(['oval', 'rectangle']).optional() }),
+      z.object({
+        kind: z.literal('shape'),
+        widthMm: z.number().min(2).max(200),
+        heightMm: z.number().min(2).max(200),
+        outline: z.enum(['oval', 'rectangle']).optional(),
+      }),
       z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
     ])
     .optional(),
@@ -104,7 +126,10 @@ export const stitchDocument = z.object({
   goodFor: z.array(shortText).max(12).optional(),
   tension: z.enum(['loose', 'easy', 'firm']).optional(),
   look: z.object({ front: longText.optional(), back: longText.optional() }).optional(),
-  slips: z.array(z.object({ see: longText, mend: longText })).max(12).optional(),
+  slips: z
+    .array(z.object({ see: longText, mend: longText }))
+    .max(12)
+    .optional(),
   unpick: longText.optional(),
   cautions: z.array(longText).max(12).optional(),
 }) satisfies z.ZodType<StitchDocument>

@@ -3,8 +3,30 @@
  * Works from the stitch's own windows, so a stitch that the library has never seen is served like any other.
  */
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { type Bundle, type Cloth, clothPitch, findNeedle, findThreadKind, fitNeedles, makeBundle, nameNeedle, nameThread, type Needle, type NeedleFit, type ThreadKind } from '../materials/index.ts'
-import { applyVariant, chooseVariant, cycleOf, compileExpression, type MaterialValues, type ParameterValues, resolveParameters, type StitchDocument } from '../notation/index.ts'
+import {
+  type Bundle,
+  type Cloth,
+  clothPitch,
+  findNeedle,
+  findThreadKind,
+  fitNeedles,
+  makeBundle,
+  nameNeedle,
+  nameThread,
+  type Needle,
+  type NeedleFit,
+  type ThreadKind,
+} from '../materials/index.ts'
+import {
+  applyVariant,
+  chooseVariant,
+  cycleOf,
+  compileExpression,
+  type MaterialValues,
+  type ParameterValues,
+  resolveParameters,
+  type StitchDocument,
+} from '../notation/index.ts'
 import { type Exercise, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
 import { readCloth, type Surroundings } from './context.ts'
@@ -42,22 +64,54 @@ export function strandsInWords(count: number): string {
 
 export function assignMaterials(exercise: Exercise, around: Surroundings): Result<Assigned> {
   const found = findStitch(exercise.stitch, around.stitches)
-  if (!found) return failure(error('assign.no-stitch', ['stitch'], `There is no stitch called "${exercise.stitch}". Choose one of the library, or add its document to the sampler.`))
+  if (!found)
+    return failure(
+      error('assign.no-stitch', ['stitch'], `There is no stitch called "${exercise.stitch}". Choose one of the library, or add its document to the sampler.`),
+    )
   const ways = waysFor(around.brief, exercise.waysOfWorking)
   const variant = chooseVariant(found, exercise.variant, { ...ways })
-  if (exercise.variant !== undefined && variant === null) return failure(error('assign.no-variant', ['variant'], `${found.name} has no variant "${exercise.variant}". It has ${Object.keys(found.variants ?? {}).join(', ') || 'none'}.`))
+  if (exercise.variant !== undefined && variant === null)
+    return failure(
+      error(
+        'assign.no-variant',
+        ['variant'],
+        `${found.name} has no variant "${exercise.variant}". It has ${Object.keys(found.variants ?? {}).join(', ') || 'none'}.`,
+      ),
+    )
   const document = applyVariant(found, variant)
   const thread = chooseThread(exercise, around)
-  if (!thread) return failure(error('assign.no-thread', ['thread'], exercise.thread === undefined ? 'This sampler has no thread yet. Add one in Brief.' : `There is no thread "${exercise.thread}" in this sampler. Choose one of its threads, or add it in Brief.`))
+  if (!thread)
+    return failure(
+      error(
+        'assign.no-thread',
+        ['thread'],
+        exercise.thread === undefined
+          ? 'This sampler has no thread yet. Add one in Brief.'
+          : `There is no thread "${exercise.thread}" in this sampler. Choose one of its threads, or add it in Brief.`,
+      ),
+    )
   const kind = findThreadKind(thread.value.kind, thread.value.weight)
-  if (!kind) return failure(error('assign.no-thread-kind', ['thread'], `"${thread.value.kind}${thread.value.weight ? ` ${thread.value.weight}` : ''}" is not a kind of thread that is known here. Choose one from the list in Brief.`))
+  if (!kind)
+    return failure(
+      error(
+        'assign.no-thread-kind',
+        ['thread'],
+        `"${thread.value.kind}${thread.value.weight ? ` ${thread.value.weight}` : ''}" is not a kind of thread that is known here. Choose one from the list in Brief.`,
+      ),
+    )
   const cloth = readCloth(around.cloth)
   const given = exercise.parameters ?? {}
   const advised = adviseStrands({ document, kind, cloth, given })
   if (!advised.ok) return advised
   const strands = exercise.strands === undefined ? advised.value : { value: exercise.strands, chosen: false, reason: 'Given by you.' }
   if (!Number.isInteger(strands.value) || strands.value < 1 || strands.value > kind.mostStrands) {
-    return failure(error('assign.strands', ['strands'], `${nameThread(kind)} can be worked with 1 to ${kind.mostStrands} ${kind.mostStrands === 1 ? 'strand' : 'strands'}; ${strands.value} was asked for.`))
+    return failure(
+      error(
+        'assign.strands',
+        ['strands'],
+        `${nameThread(kind)} can be worked with 1 to ${kind.mostStrands} ${kind.mostStrands === 1 ? 'strand' : 'strands'}; ${strands.value} was asked for.`,
+      ),
+    )
   }
   const bundle = makeBundle(kind, strands.value)
   return chooseNeedle({ exercise, document, variant, ways, cloth, thread, kind, strands, advised: advised.value, bundle, given })
@@ -88,14 +142,28 @@ function chooseNeedle(half: Halfway): Result<Assigned> {
   let needle: Choice<Needle>
   if (exercise.needle) {
     const named = findNeedle(exercise.needle.kind, exercise.needle.size)
-    if (!named) return failure(error('assign.no-needle', ['needle'], `There is no ${exercise.needle.kind} needle of size ${exercise.needle.size}. Choose one from the list in Thread.`))
+    if (!named)
+      return failure(
+        error(
+          'assign.no-needle',
+          ['needle'],
+          `There is no ${exercise.needle.kind} needle of size ${exercise.needle.size}. Choose one from the list in Thread.`,
+        ),
+      )
     const fit = needles.find((one) => one.needle === named)
     needle = { value: named, chosen: false, reason: fit?.reason ?? '' }
-    if (fit?.verdict === 'no') problems.push(caution('assign.needle', ['needle'], `${fit.reason} ${best.verdict === 'no' ? '' : `${nameNeedle(best.needle)} would serve.`}`.trim()))
+    if (fit?.verdict === 'no')
+      problems.push(caution('assign.needle', ['needle'], `${fit.reason} ${best.verdict === 'no' ? '' : `${nameNeedle(best.needle)} would serve.`}`.trim()))
   } else {
     needle = { value: best.needle, chosen: true, reason: best.reason }
     if (best.verdict === 'no') {
-      problems.push(caution('assign.needle', ['needle'], `No needle serves ${strandsInWords(bundle.strands)} of ${nameThread(kind).toLowerCase()} on ${cloth.name}: ${best.reason} Take fewer strands, a more open cloth, or open the hole with a stiletto first.`))
+      problems.push(
+        caution(
+          'assign.needle',
+          ['needle'],
+          `No needle serves ${strandsInWords(bundle.strands)} of ${nameThread(kind).toLowerCase()} on ${cloth.name}: ${best.reason} Take fewer strands, a more open cloth, or open the hole with a stiletto first.`,
+        ),
+      )
     } else if (best.verdict === 'with-care') problems.push(caution('assign.needle-care', ['needle'], best.reason))
   }
   const materials = materialValues(bundle, cloth, needle.value.shaftMm)
@@ -197,7 +265,8 @@ function reasonFor(strands: number, bundle: Bundle, main: MainLength | null, doc
   const words = strandsInWords(strands)
   const start = words.charAt(0).toUpperCase() + words.slice(1)
   const verb = strands === 1 ? 'lies' : 'lie'
-  if (document.passes.some((pass) => pass.lie === 'flat')) return `${start} ${verb} ${bundle.flatWidthMm.toFixed(2)} mm wide side by side, so stitches ${(0.9 * bundle.flatWidthMm).toFixed(2)} mm apart leave no cloth.`
+  if (document.passes.some((pass) => pass.lie === 'flat'))
+    return `${start} ${verb} ${bundle.flatWidthMm.toFixed(2)} mm wide side by side, so stitches ${(0.9 * bundle.flatWidthMm).toFixed(2)} mm apart leave no cloth.`
   if (!main) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a usual weight for this stitch.`
   const ratio = main.value / bundle.lineWidthMm
   const reads = ratio < 3 ? 'reads as a dot' : ratio > 14 ? 'reads as a fine thread' : 'reads as a line'

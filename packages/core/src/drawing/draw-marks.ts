@@ -18,7 +18,16 @@ export function drawMarkItems(marks: readonly Mark[], look: MarkLook): DrawingIt
   const items: DrawingItem[] = []
   const hasDots = marks.some((mark) => mark.kind === 'dot')
   for (const mark of marks) {
-    if (mark.kind === 'line') items.push({ kind: 'stroke', paths: [mark.points], widthMm: look.lineMm, colour: look.colour, opacity: hasDots ? 0.45 : 0.85, cap: 'round', closed: mark.closed })
+    if (mark.kind === 'line')
+      items.push({
+        kind: 'stroke',
+        paths: [mark.points],
+        widthMm: look.lineMm,
+        colour: look.colour,
+        opacity: hasDots ? 0.45 : 0.85,
+        cap: 'round',
+        closed: mark.closed,
+      })
     else if (mark.kind === 'start') items.push(arrow(mark.at, mark.towards, look))
     else items.push(...dot(mark.at, mark.needle, look))
   }
@@ -42,7 +51,11 @@ function arrow(at: Point, towards: Point, look: MarkLook): DrawingItem {
     kind: 'stroke',
     paths: [
       [base, tip],
-      [{ x: tip.x - towards.x * 1 + side.x * 0.8, y: tip.y - towards.y * 1 + side.y * 0.8 }, tip, { x: tip.x - towards.x * 1 - side.x * 0.8, y: tip.y - towards.y * 1 - side.y * 0.8 }],
+      [
+        { x: tip.x - towards.x * 1 + side.x * 0.8, y: tip.y - towards.y * 1 + side.y * 0.8 },
+        tip,
+        { x: tip.x - towards.x * 1 - side.x * 0.8, y: tip.y - towards.y * 1 - side.y * 0.8 },
+      ],
     ],
     widthMm: look.lineMm,
     colour: look.colour,

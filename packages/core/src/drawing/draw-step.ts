@@ -32,7 +32,15 @@ export function drawStep(picture: StepPicture): DrawnStep {
   const items: DrawingItem[] = []
   for (const [index, segment] of behind.entries()) {
     const latest = index === behind.length - 1
-    items.push({ kind: 'stroke', paths: [segment.points], widthMm: look.lineWidthMm * 0.5, colour: mix(look.colour, '#8A7A66', 0.4), opacity: latest ? 0.9 : 0.35, dashMm: [look.lineWidthMm * 1.4, look.lineWidthMm], cap: 'butt' })
+    items.push({
+      kind: 'stroke',
+      paths: [segment.points],
+      widthMm: look.lineWidthMm * 0.5,
+      colour: mix(look.colour, '#8A7A66', 0.4),
+      opacity: latest ? 0.9 : 0.35,
+      dashMm: [look.lineWidthMm * 1.4, look.lineWidthMm],
+      cap: 'butt',
+    })
   }
   items.push(...drawThread(made, 'front', look, picture.detail))
   if (step.loose) {
@@ -52,7 +60,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
       { x: 0, y: heightMm },
     ],
   }
-  return { items: [cloth, ...scaled, ...numbers(picture, place), ...needle(step, place)], scale }
+  return { items: [cloth, ...guideItems(demonstration, place), ...scaled, ...numbers(picture, place), ...needle(step, place, picture, scale)], scale }
 }
 
 function viewBox(demonstration: Demonstration): { left: number; right: number; top: number; bottom: number } {
@@ -61,38 +69,102 @@ function viewBox(demonstration: Demonstration): { left: number; right: number; t
   const reach = Math.max(...demonstration.segments.map((segment) => segment.sizeMm / 2), 0.4)
   const xs = points.map((at) => at.x)
   const ys = points.map((at) => at.y)
-  const pad = Math.max(0.9, reach + 0.3)
+  const pad = Math.max(1.1, reach + 0.3)
   const [left, right] = [Math.min(...xs) - pad, Math.max(...xs) + pad]
   const [top, bottom] = [Math.min(...ys) - pad - 0.6, Math.max(...ys) + pad + 0.6]
   return { left, right, top, bottom }
 }
 
-/** Numbers beside the holes met so far, above and below in turn so that neighbours do not touch. */
+/** The drawn line or outline that the stitch follows. */
+function guideItems({ guide, hand }: Demonstration, place: (at: Point) => Point): DrawingItem[] {
+  if (guide.kind === 'spots') return []
+  const path = guide.kind === 'line' ? guide.path : guide.outline
+  const flip = hand === 'left' ? -1 : 1
+  return [
+    {
+      kind: 'stroke',
+      paths: [path.points.map((at) => place({ x: at.x * flip, y: at.y }))],
+      widthMm: 0.22,
+      colour: '#2E5E9E',
+      opacity: 0.45,
+      closed: path.closed,
+    },
+  ]
+}
+
+/** Numbers beside the holes met so far, above and below in turn so that neighbours do not touch; holes to come are faint. */
 function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
   const seen = new Set<number>()
-  for (const hole of demonstration.holes.slice(0, step.number)) {
+  for (const [index, hole] of demonstration.holes.entries()) {
     if (seen.has(hole.number)) continue
     seen.add(hole.number)
     const at = place(hole)
-    const up = hole.number % 2 === 1
+    if (index >= step.number) {
+      items.push({ kind: 'disc', at, radiusMm: numberMm * 0.1, fill: '#8A7A66', opacity: 0.6 })
+      continue
+    }
+    const above = hole.number % 2 === 1
     const current = hole.number === step.hole
-    items.push({ kind: 'disc', at, radiusMm: current ? 0.55 : 0.35, fill: '#3a2d1e' })
-    items.push({ kind: 'words', at: { x: at.x, y: at.y + (up ? -numberMm * 0.75 : numberMm * 1.35) }, text: String(hole.number), sizeMm: current ? numberMm * 1.2 : numberMm, face: current ? 'text-bold' : 'text', colour: '#1F2A37', align: 'middle' })
+    const size = current ? numberMm * 1.15 : numberMm
+    items.push({ kind: 'disc', at, radiusMm: current ? numberMm * 0.2 : numberMm * 0.13, fill: '#3a2d1e' })
+    items.push({
+      kind: 'words',
+      // A little towards the side that the needle does not take.
+      at: { x: at.x - numberMm * 0.32, y: at.y + (above ? -numberMm * 0.62 : numberMm * 1.3) },
+      text: String(hole.number),
+      sizeMm: size,
+      face: current ? 'text-bold' : 'text',
+      colour: '#1F2A37',
+      align: 'middle',
+    })
   }
   return items
 }
 
-/** The needle slants through its hole: point up when it comes up, point down when it goes down. */
-function needle(step: Step, place: (at: Point) => Point): DrawingItem[] {
+/**
+ * The needle slants through its hole: point up and away when it comes up, drawing the thread after it; point
+ * in the hole when it goes down.
+ */
+function needle(step: Step, place: (at: Point) => Point, { look, numberMm }: StepPicture, scale: number): DrawingItem[] {
   const at = place(step.at)
   const up = step.move === 'up'
-  const tip = up ? { x: at.x + 2.6, y: at.y - 5.2 } : at
-  const tail = up ? at : { x: at.x + 3.4, y: at.y - 6.6 }
-  const along = { x: (tip.x - tail.x) / 7, y: (tip.y - tail.y) / 7 }
-  const side = { x: along.y * 0.35, y: -along.x * 0.35 }
-  return [
-    { kind: 'fill', colour: '#6E7681', points: [{ x: tail.x + side.x, y: tail.y + side.y }, { x: tip.x - along.x, y: tip.y - along.y }, tip, { x: tail.x - side.x, y: tail.y - side.y }] },
-    { kind: 'stroke', paths: [[tail, tip]], widthMm: 0.2, colour: '#D9DDE2', cap: 'round' },
-  ]
+  const long = numberMm * 3
+  const lean = { x: 0.52, y: -0.854 }
+  const out = (from: Point, by: number): Point => ({ x: from.x + lean.x * by, y: from.y + lean.y * by })
+  const width = Math.max(0.25, look.lineWidthMm * scale * 0.8)
+  const items: DrawingItem[] = []
+  const eye = up ? out(at, numberMm * 0.9) : out(at, long)
+  const tip = up ? out(at, numberMm * 0.9 + long) : at
+  if (up) items.push({ kind: 'stroke', paths: [[at, eye]], widthMm: width, colour: mix(look.colour, '#1a1420', 0.25), cap: 'round' })
+  const towards = { x: (tip.x - eye.x) / long, y: (tip.y - eye.y) / long }
+  const half = numberMm * 0.115
+  const side = { x: towards.y * half, y: -towards.x * half }
+  const neck = { x: tip.x - towards.x * long * 0.3, y: tip.y - towards.y * long * 0.3 }
+  items.push({
+    kind: 'fill',
+    colour: '#6E7681',
+    points: [
+      { x: eye.x + side.x, y: eye.y + side.y },
+      { x: neck.x + side.x, y: neck.y + side.y },
+      tip,
+      { x: neck.x - side.x, y: neck.y - side.y },
+      { x: eye.x - side.x, y: eye.y - side.y },
+    ],
+  })
+  items.push({
+    kind: 'stroke',
+    paths: [[eye, { x: eye.x + towards.x * long * 0.16, y: eye.y + towards.y * long * 0.16 }]],
+    widthMm: half * 0.9,
+    colour: '#F4EFE4',
+    cap: 'round',
+  })
+  items.push({
+    kind: 'stroke',
+    paths: [[{ x: eye.x + towards.x * long * 0.24, y: eye.y + towards.y * long * 0.24 }, neck]],
+    widthMm: half * 0.5,
+    colour: '#C9CED4',
+    cap: 'round',
+  })
+  return items
 }

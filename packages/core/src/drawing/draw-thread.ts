@@ -46,10 +46,26 @@ export function drawThread(segments: readonly Segment[], side: Side, look: Threa
 }
 
 function stretch(path: readonly Point[], colour: string, widthMm: number, detail: Detail, segment: Segment): DrawingItem[] {
-  if (detail === 'chords') return [{ kind: 'stroke', paths: [[path[0] as Point, path[path.length - 1] as Point]], widthMm, colour: segment.lie === 'flat' ? mix(colour, DARK, 0.1) : colour, cap: 'butt' }]
+  if (detail === 'chords')
+    return [
+      {
+        kind: 'stroke',
+        paths: [[path[0] as Point, path[path.length - 1] as Point]],
+        widthMm,
+        colour: segment.lie === 'flat' ? mix(colour, DARK, 0.1) : colour,
+        cap: 'butt',
+      },
+    ]
   if (detail === 'body') return [{ kind: 'stroke', paths: [path], widthMm, colour, cap: 'round' }]
   const items: DrawingItem[] = [
-    { kind: 'stroke', paths: [path.map((at) => ({ x: at.x + 0.12 * widthMm, y: at.y + 0.2 * widthMm }))], widthMm: 1.2 * widthMm, colour: '#2b2118', opacity: 0.18, cap: 'butt' },
+    {
+      kind: 'stroke',
+      paths: [path.map((at) => ({ x: at.x + 0.12 * widthMm, y: at.y + 0.2 * widthMm }))],
+      widthMm: 1.2 * widthMm,
+      colour: '#2b2118',
+      opacity: 0.18,
+      cap: 'butt',
+    },
     { kind: 'stroke', paths: [path], widthMm, colour: mix(colour, DARK, 0.42), cap: 'butt' },
     { kind: 'stroke', paths: [lengthened(path, 0.03)], widthMm: 0.8 * widthMm, colour, cap: 'butt' },
   ]
@@ -61,7 +77,14 @@ function stretch(path: readonly Point[], colour: string, widthMm: number, detail
 
 /** A light line towards the lit side, for thread too small to show its twist. */
 function sheen(path: readonly Point[], colour: string, widthMm: number): Stroke {
-  return { kind: 'stroke', paths: [path.map((at) => ({ x: at.x + LIGHT.x * 0.16 * widthMm, y: at.y + LIGHT.y * 0.16 * widthMm }))], widthMm: 0.22 * widthMm, colour: mix(colour, '#ffffff', 0.34), opacity: 0.7, cap: 'butt' }
+  return {
+    kind: 'stroke',
+    paths: [path.map((at) => ({ x: at.x + LIGHT.x * 0.16 * widthMm, y: at.y + LIGHT.y * 0.16 * widthMm }))],
+    widthMm: 0.22 * widthMm,
+    colour: mix(colour, '#ffffff', 0.34),
+    opacity: 0.7,
+    cap: 'butt',
+  }
 }
 
 /** S-shaped strokes across the thread, and a dash of light beside each; the slant is the same whichever way it runs. */
@@ -70,7 +93,10 @@ function twist(path: readonly Point[], colour: string, widthMm: number): Stroke[
   const light: Point[][] = []
   for (const { at, along } of every(path, 0.62 * widthMm)) {
     const across = leftOf(along)
-    const place = (a: number, c: number): Point => ({ x: at.x + along.x * a * widthMm + across.x * c * widthMm, y: at.y + along.y * a * widthMm + across.y * c * widthMm })
+    const place = (a: number, c: number): Point => ({
+      x: at.x + along.x * a * widthMm + across.x * c * widthMm,
+      y: at.y + along.y * a * widthMm + across.y * c * widthMm,
+    })
     dark.push([place(-0.34, -0.36), place(-0.14, -0.12), place(0.14, 0.12), place(0.34, 0.36)])
     // Moved towards the light in proportion to how far the side faces it.
     const towards = (across.x * LIGHT.x + across.y * LIGHT.y) * 0.2
@@ -95,7 +121,14 @@ function ends(path: readonly Point[], colour: string, widthMm: number, segment: 
     [0.55, 0.18],
     [0.28, 0.4],
   ] as const) {
-    strokes.push({ kind: 'stroke', paths: [taken(path, lengthMm * widthMm), taken([...path].reverse(), lengthMm * widthMm)], widthMm: 0.8 * widthMm, colour: dark, opacity, cap: 'butt' })
+    strokes.push({
+      kind: 'stroke',
+      paths: [taken(path, lengthMm * widthMm), taken([...path].reverse(), lengthMm * widthMm)],
+      widthMm: 0.8 * widthMm,
+      colour: dark,
+      opacity,
+      cap: 'butt',
+    })
   }
   return strokes
 }
@@ -116,8 +149,15 @@ function lenses(places: readonly Point[], path: readonly Point[], colour: string
   const along = unit(subtract(path[path.length - 1] as Point, path[0] as Point)) ?? { x: 1, y: 0 }
   const across = leftOf(along)
   return places.map((at) => {
-    const put = (a: number, c: number): Point => ({ x: at.x + along.x * a * widthMm + across.x * c * widthMm, y: at.y + along.y * a * widthMm + across.y * c * widthMm })
-    return { kind: 'fill', points: [put(-0.75, 0), put(-0.3, 0.17), put(0.3, 0.17), put(0.75, 0), put(0.3, -0.17), put(-0.3, -0.17)], colour: mix(colour, DARK, 0.6) }
+    const put = (a: number, c: number): Point => ({
+      x: at.x + along.x * a * widthMm + across.x * c * widthMm,
+      y: at.y + along.y * a * widthMm + across.y * c * widthMm,
+    })
+    return {
+      kind: 'fill',
+      points: [put(-0.75, 0), put(-0.3, 0.17), put(0.3, 0.17), put(0.75, 0), put(0.3, -0.17), put(-0.3, -0.17)],
+      colour: mix(colour, DARK, 0.6),
+    }
   })
 }
 
@@ -149,7 +189,16 @@ function knot(segment: Segment, path: readonly Point[], colour: string, look: Th
 /** Turns side by side along the core. */
 function coil(segment: Segment, path: readonly Point[], colour: string, look: ThreadLook, detail: Detail): DrawingItem[] {
   if (detail === 'chords') return [{ kind: 'stroke', paths: [path], widthMm: 2 * look.lineWidthMm, colour, cap: 'round' }]
-  const items: DrawingItem[] = [{ kind: 'stroke', paths: [path.map((at) => ({ x: at.x + 0.15, y: at.y + 0.25 }))], widthMm: 2.4 * look.lineWidthMm, colour: '#2b2118', opacity: 0.18, cap: 'round' }]
+  const items: DrawingItem[] = [
+    {
+      kind: 'stroke',
+      paths: [path.map((at) => ({ x: at.x + 0.15, y: at.y + 0.25 }))],
+      widthMm: 2.4 * look.lineWidthMm,
+      colour: '#2b2118',
+      opacity: 0.18,
+      cap: 'round',
+    },
+  ]
   const total = pathLength(path)
   for (const { at, along } of every(path, total / Math.max(1, segment.turns))) {
     const across = leftOf(along)
@@ -186,7 +235,8 @@ function* every(path: readonly Point[], stepMm: number): Generator<{ at: Point; 
 
 function pathLength(path: readonly Point[]): number {
   let total = 0
-  for (let index = 1; index < path.length; index += 1) total += Math.hypot((path[index] as Point).x - (path[index - 1] as Point).x, (path[index] as Point).y - (path[index - 1] as Point).y)
+  for (let index = 1; index < path.length; index += 1)
+    total += Math.hypot((path[index] as Point).x - (path[index - 1] as Point).x, (path[index] as Point).y - (path[index - 1] as Point).y)
   return total
 }
 

@@ -85,11 +85,21 @@ export function scaleItems(items: readonly DrawingItem[], by: number): readonly 
   return items.map((item): DrawingItem => {
     switch (item.kind) {
       case 'stroke':
-        return { ...item, widthMm: item.widthMm * by, paths: item.paths.map((path) => path.map(scaled)), ...(item.dashMm ? { dashMm: item.dashMm.map((dash) => dash * by) } : {}) }
+        return {
+          ...item,
+          widthMm: item.widthMm * by,
+          paths: item.paths.map((path) => path.map(scaled)),
+          ...(item.dashMm ? { dashMm: item.dashMm.map((dash) => dash * by) } : {}),
+        }
       case 'fill':
         return { ...item, points: item.points.map(scaled) }
       case 'disc':
-        return { ...item, at: scaled(item.at), radiusMm: item.radiusMm * by, ...(item.stroke ? { stroke: { ...item.stroke, widthMm: item.stroke.widthMm * by } } : {}) }
+        return {
+          ...item,
+          at: scaled(item.at),
+          radiusMm: item.radiusMm * by,
+          ...(item.stroke ? { stroke: { ...item.stroke, widthMm: item.stroke.widthMm * by } } : {}),
+        }
       case 'words':
         return { ...item, at: scaled(item.at) }
     }

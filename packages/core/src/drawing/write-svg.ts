@@ -11,7 +11,9 @@ export function writeSvg(drawing: Drawing): string {
   const { left, top, widthMm, heightMm } = drawing
   const layers = drawing.layers.map((layer, index) => {
     const { clip } = layer
-    const shape = clip ? `<clipPath id="clip${index}"><rect x="${show(clip.left)}" y="${show(clip.top)}" width="${show(clip.right - clip.left)}" height="${show(clip.bottom - clip.top)}"/></clipPath>` : ''
+    const shape = clip
+      ? `<clipPath id="clip${index}"><rect x="${show(clip.left)}" y="${show(clip.top)}" width="${show(clip.right - clip.left)}" height="${show(clip.bottom - clip.top)}"/></clipPath>`
+      : ''
     return `${shape}<g id="${escape(layer.name)}"${clip ? ` clip-path="url(#clip${index})"` : ''}>${layer.items.map(writeItem).join('')}</g>`
   })
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${show(widthMm)}mm" height="${show(heightMm)}mm" viewBox="${[left, top, widthMm, heightMm].map(show).join(' ')}">${layers.join('\n')}</svg>\n`

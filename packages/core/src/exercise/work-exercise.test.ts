@@ -122,7 +122,8 @@ describe('width and look', () => {
   it('a chain lies under its successor and is tied down at the end', () => {
     const { segments } = work('chain-stitch', line('M 0 0 L 30 0')).worked
     const loops = segments.filter((segment) => segment.kind === 'loop')
-    for (let index = 1; index < loops.length; index += 1) expect((loops[index] as { order: number }).order).toBeGreaterThan((loops[index - 1] as { order: number }).order)
+    for (let index = 1; index < loops.length; index += 1)
+      expect((loops[index] as { order: number }).order).toBeGreaterThan((loops[index - 1] as { order: number }).order)
     expect(segments.at(-1)?.label).toBe('tie')
   })
 
@@ -130,7 +131,11 @@ describe('width and look', () => {
     for (const stitch of ['chain-stitch', 'stem-stitch', 'split-stitch']) {
       const done = work(stitch, line('M 0 0 L 40 0 L 40 30'))
       expect(done.worked.holes.filter((hole) => Math.hypot(hole.x - 40, hole.y) < 1e-6).length).toBeGreaterThan(0)
-      expect(done.worked.segments.filter((segment) => segment.side === 'front').every((segment) => segment.points.every((point) => Number.isFinite(point.x + point.y)))).toBe(true)
+      expect(
+        done.worked.segments
+          .filter((segment) => segment.side === 'front')
+          .every((segment) => segment.points.every((point) => Number.isFinite(point.x + point.y))),
+      ).toBe(true)
     }
   })
 })
@@ -155,7 +160,14 @@ describe('difficulty', () => {
     const running = score('running-stitch', straight)
     const back = score('back-stitch', straight)
     const satin = score('satin-stitch', { kind: 'shape', path: 'M 0 0 L 18 0 L 18 7 L 0 7 Z' })
-    const knot = score('french-knot', { kind: 'spots', at: [[0, 0], [7, 0], [14, 0]] })
+    const knot = score('french-knot', {
+      kind: 'spots',
+      at: [
+        [0, 0],
+        [7, 0],
+        [14, 0],
+      ],
+    })
     expect(back).toBeGreaterThan(running)
     for (const next of ['stem-stitch', 'split-stitch', 'chain-stitch']) expect(score(next, straight)).toBeGreaterThan(back)
     for (const next of ['stem-stitch', 'split-stitch', 'chain-stitch']) expect(score(next, straight)).toBeLessThan(knot)

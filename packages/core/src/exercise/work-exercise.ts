@@ -6,7 +6,16 @@ import { assignMaterials, type Assigned, mainLength, type Surroundings } from '.
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
 import { tightestRadius } from '../geometry/index.ts'
 import { guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
-import { measureCoverage, measureMinutes, measureThread, measureWidth, type Difficulty, type Minutes, rateDifficulty, type ThreadUse } from '../measure/index.ts'
+import {
+  measureCoverage,
+  measureMinutes,
+  measureThread,
+  measureWidth,
+  type Difficulty,
+  type Minutes,
+  rateDifficulty,
+  type ThreadUse,
+} from '../measure/index.ts'
 import { cycleOf } from '../notation/index.ts'
 import type { Exercise } from '../sampler/index.ts'
 import { followCurve, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
@@ -36,10 +45,23 @@ export function workExercise(exercise: Exercise, around: Surroundings): Result<W
   if (!guide.ok) return failure(...guide.problems.map((problem) => ({ ...problem, path: ['guide', ...problem.path] })))
   const { document, bundle, parameters, materials } = assigned.value
   if (!guideServes(document.guide, exercise.guide.kind)) {
-    return failure(error('exercise.guide', ['guide', 'kind'], `${document.name} is worked on ${listWords(document.guide)}, not on a ${exercise.guide.kind}. Give it another guide, or choose another stitch.`))
+    return failure(
+      error(
+        'exercise.guide',
+        ['guide', 'kind'],
+        `${document.name} is worked on ${listWords(document.guide)}, not on a ${exercise.guide.kind}. Give it another guide, or choose another stitch.`,
+      ),
+    )
   }
   const toleranceMm = exercise.toleranceMm ?? 0.3 * bundle.lineWidthMm
-  if (!(toleranceMm > 0)) return failure(error('exercise.tolerance', ['toleranceMm'], `A tolerance of ${toleranceMm} mm cannot be kept. Give one above 0, for example ${(0.3 * bundle.lineWidthMm).toFixed(2)}.`))
+  if (!(toleranceMm > 0))
+    return failure(
+      error(
+        'exercise.tolerance',
+        ['toleranceMm'],
+        `A tolerance of ${toleranceMm} mm cannot be kept. Give one above 0, for example ${(0.3 * bundle.lineWidthMm).toFixed(2)}.`,
+      ),
+    )
   const plain: StitchWork = { document, guide: guide.value, parameters, materials, leftHand: false }
   const followed = followCurve(plain, toleranceMm)
   if (!followed.ok) return followed
@@ -72,7 +94,12 @@ function measure(half: Halfway): WorkedExercise {
   const { document, ways, cloth, bundle, materials } = assigned
   const style = exercise.marks ?? document.marks ?? 'guide-only'
   const marks = drawMarks(guide, worked, style, exercise.nth ?? 3, materials.e)
-  const thread = measureThread(worked, { thicknessMm: cloth.thicknessMm, diameterMm: bundle.diameterMm, handling: ways.handling, needlefulMm: ways.needlefulMm })
+  const thread = measureThread(worked, {
+    thicknessMm: cloth.thicknessMm,
+    diameterMm: bundle.diameterMm,
+    handling: ways.handling,
+    needlefulMm: ways.needlefulMm,
+  })
   const drawnMm = guide.kind === 'line' ? guide.path.length : guide.kind === 'shape' ? guide.outline.length : 10 * guide.at.length
   const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
   const length = mainLength(assigned.parameters)
@@ -121,9 +148,21 @@ function checkLengths(assigned: Assigned, worked: WorkedStitch): Problem[] {
     const show = (value: number): string => (parameter.kind === 'length' ? `${value.toFixed(2)} mm` : String(Number(value.toFixed(2))))
     // A hundredth: fitting moves a length by less than anyone can see.
     if (parameter.max !== null && high > parameter.max * 1.01) {
-      problems.push(caution('exercise.long', ['parameters', parameter.id], `${parameter.name} comes to ${show(high)}; over ${show(parameter.max)} a stitch of this weight sags or snags. Usual: ${show(parameter.usual)}.`))
+      problems.push(
+        caution(
+          'exercise.long',
+          ['parameters', parameter.id],
+          `${parameter.name} comes to ${show(high)}; over ${show(parameter.max)} a stitch of this weight sags or snags. Usual: ${show(parameter.usual)}.`,
+        ),
+      )
     } else if (parameter.min !== null && low < parameter.min * 0.99) {
-      problems.push(caution('exercise.short', ['parameters', parameter.id], `${parameter.name} comes to ${show(low)}; under ${show(parameter.min)} a stitch of this weight closes up. Usual: ${show(parameter.usual)}.`))
+      problems.push(
+        caution(
+          'exercise.short',
+          ['parameters', parameter.id],
+          `${parameter.name} comes to ${show(low)}; under ${show(parameter.min)} a stitch of this weight closes up. Usual: ${show(parameter.usual)}.`,
+        ),
+      )
     }
   }
   return problems
@@ -136,10 +175,22 @@ function checkLegs(worked: WorkedStitch): Problem[] {
   const pitches = legs.map((leg) => leg.pitchMm)
   const [least, most] = [Math.min(...pitches), Math.max(...pitches)]
   if (legs.length > 1 && most > least * 1.04) {
-    problems.push(caution('exercise.legs-differ', ['guide'], `So that a hole lands on every corner, stitches are from ${least.toFixed(2)} to ${most.toFixed(2)} mm apart. Moving a corner by a few millimetres would even them.`))
+    problems.push(
+      caution(
+        'exercise.legs-differ',
+        ['guide'],
+        `So that a hole lands on every corner, stitches are from ${least.toFixed(2)} to ${most.toFixed(2)} mm apart. Moving a corner by a few millimetres would even them.`,
+      ),
+    )
   }
   if (most > askedMm * 1.5 || least < askedMm * 0.67) {
-    problems.push(caution('exercise.stretched', ['guide'], `Asked for ${askedMm.toFixed(2)} mm from stitch to stitch, fitted ${(most > askedMm * 1.5 ? most : least).toFixed(2)} mm: the guide is too short for a whole number near what was asked.`))
+    problems.push(
+      caution(
+        'exercise.stretched',
+        ['guide'],
+        `Asked for ${askedMm.toFixed(2)} mm from stitch to stitch, fitted ${(most > askedMm * 1.5 ? most : least).toFixed(2)} mm: the guide is too short for a whole number near what was asked.`,
+      ),
+    )
   }
   return problems
 }
@@ -147,7 +198,11 @@ function checkLegs(worked: WorkedStitch): Problem[] {
 function tooTightProblem(assigned: Assigned, guide: ReadGuide, deviationMm: number, toleranceMm: number): Problem {
   const radius = guide.kind === 'line' ? tightestRadius(guide.path, 1) : 0
   const where = Number.isFinite(radius) ? ` where it bends to a radius of ${radius.toFixed(1)} mm` : ''
-  return caution('exercise.tight-curve', ['guide'], `Even at its shortest good length ${assigned.document.name.toLowerCase()} leaves the line by ${deviationMm.toFixed(2)} mm${where}; ${toleranceMm.toFixed(2)} mm is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`)
+  return caution(
+    'exercise.tight-curve',
+    ['guide'],
+    `Even at its shortest good length ${assigned.document.name.toLowerCase()} leaves the line by ${deviationMm.toFixed(2)} mm${where}; ${toleranceMm.toFixed(2)} mm is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
+  )
 }
 
 function listWords(kinds: readonly string[]): string {

@@ -22,7 +22,13 @@ export function rememberWork(): WorkExercise {
 }
 
 function isSameAround(a: Surroundings, b: Surroundings): boolean {
-  return a.cloth === b.cloth && a.threads === b.threads && a.stitches === b.stitches && a.brief.level === b.brief.level && a.brief.waysOfWorking === b.brief.waysOfWorking
+  return (
+    a.cloth === b.cloth &&
+    a.threads === b.threads &&
+    a.stitches === b.stitches &&
+    a.brief.level === b.brief.level &&
+    a.brief.waysOfWorking === b.brief.waysOfWorking
+  )
 }
 
 export function workSampler(sampler: Sampler, work: WorkExercise = workExercise): ReadonlyMap<string, Result<WorkedExercise>> {

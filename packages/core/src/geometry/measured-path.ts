@@ -6,6 +6,9 @@
 import { requireNumber } from '../base/index.ts'
 import { distance, lerp, type Point, subtract, unit } from './point.ts'
 
+/** Points nearer than this are one: a millionth of a micron, far under any thread and far over rounding. */
+const NEAREST_MM = 1e-9
+
 export interface MeasuredPath {
   /** At least two distinct points. A closed path ends on its first point. */
   readonly points: readonly Point[]
@@ -26,12 +29,13 @@ export function measurePath(points: readonly Point[], closed = false, cornerInde
   for (const [index, to] of points.entries()) {
     const from = kept.at(-1)
     const travelled = from === undefined ? 0 : (starts.at(-1) ?? 0) + distance(from, to)
-    const repeated = from !== undefined && travelled === starts.at(-1)
+    const repeated = from !== undefined && travelled - (starts.at(-1) ?? 0) < NEAREST_MM
     if (!repeated) {
       kept.push(to)
       starts.push(travelled)
     }
-    if (isCorner.has(index) && corners.at(-1) !== travelled) corners.push(travelled)
+    const place = starts.at(-1) ?? 0
+    if (isCorner.has(index) && corners.at(-1) !== place) corners.push(place)
   }
   const total = starts.at(-1) ?? 0
   if (kept.length < 2) return null

@@ -17,7 +17,8 @@ export function readGuide(guide: Guide): Result<ReadGuide> {
     case 'line': {
       const path = parsePath(guide.path)
       if (!path.ok) return path
-      if (path.value.length < SHORTEST_MM) return failure(error('guide.too-short', ['path'], `This line is ${path.value.length.toFixed(2)} mm long. Draw it at least ${SHORTEST_MM} mm long.`))
+      if (path.value.length < SHORTEST_MM)
+        return failure(error('guide.too-short', ['path'], `This line is ${path.value.length.toFixed(2)} mm long. Draw it at least ${SHORTEST_MM} mm long.`))
       return success({ kind: 'line', path: startAtCorner(path.value) })
     }
     case 'shape':
@@ -26,7 +27,8 @@ export function readGuide(guide: Guide): Result<ReadGuide> {
     case 'spots': {
       const pairs = guide.kind === 'spot' ? [guide.at] : guide.at
       if (pairs.length === 0) return failure(error('guide.no-spots', ['at'], 'There is no spot yet. Add at least one.'))
-      if (pairs.length > MOST_SPOTS) return failure(error('guide.too-many-spots', ['at'], `${pairs.length} spots are too many for one exercise; the most is ${MOST_SPOTS}. Divide them.`))
+      if (pairs.length > MOST_SPOTS)
+        return failure(error('guide.too-many-spots', ['at'], `${pairs.length} spots are too many for one exercise; the most is ${MOST_SPOTS}. Divide them.`))
       return success({ kind: 'spots', at: pairs.map(([x, y]) => ({ x, y })), turnRad: guide.turnRad ?? 0 })
     }
     case 'band':
@@ -47,7 +49,9 @@ function readShape(guide: Extract<Guide, { kind: 'shape' }>): Result<ReadGuide> 
   const areaMm2 = areaOf(outline.value.points)
   if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], `This shape holds ${areaMm2.toFixed(2)} mm\u00b2. Draw it at least 1 mm\u00b2 large.`))
   if ((guide.holes ?? []).length > 0 || !isConvex(outline.value.points)) {
-    return failure(error('guide.not-convex', ['path'], 'This shape has a hollow or a hole, which cannot be filled yet. Divide it into shapes that bulge everywhere.'))
+    return failure(
+      error('guide.not-convex', ['path'], 'This shape has a hollow or a hole, which cannot be filled yet. Divide it into shapes that bulge everywhere.'),
+    )
   }
   const directions: MeasuredPath[] = []
   for (const data of guide.directions ?? []) {

@@ -94,14 +94,20 @@ function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
     return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft leaves a visible hole; about ${mm(wanted)} is enough.`)
   }
   if (needle.shaftMm > clothLimit * 1.25) {
-    return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft is more than ${work.cloth.name} passes (${mm(clothLimit)} with ease). Take fewer strands or a more open cloth.`)
+    return fit(
+      'no',
+      `${name}: the ${mm(needle.shaftMm)} shaft is more than ${work.cloth.name} passes (${mm(clothLimit)} with ease). Take fewer strands or a more open cloth.`,
+    )
   }
   if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) {
-    return fit('with-care', `${name}: the shaft fits, but its blunt point must be pushed through ${work.cloth.name}.`)
+    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft fits, but its blunt point must be pushed through ${work.cloth.name}.`)
   }
   if (needle.shaftMm > clothLimit) {
     return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft suits the thread; ${work.cloth.name} passes ${mm(clothLimit)} with ease, so push slowly.`)
   }
   const sign = difference >= 0 ? '+' : '\u2212'
-  return fit('good', `${name}: ${mm(needle.shaftMm)} shaft, ${mm(wanted)} wanted (${sign}${Math.abs(Math.round(difference * 100))} %); its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`)
+  return fit(
+    'good',
+    `${name}: ${mm(needle.shaftMm)} shaft, ${mm(wanted)} wanted (${sign}${Math.abs(Math.round(difference * 100))} %); its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`,
+  )
 }

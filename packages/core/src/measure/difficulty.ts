@@ -97,6 +97,8 @@ export function rateDifficulty(loads: DifficultyLoads, weights: DifficultyWeight
   add('minutes', 'setting', weights.fatiguePerHour * clamp(loads.minutes / 60, 0, 3))
   const total = raw.reduce((all, part) => all + part.value, 0)
   const score = 100 * (1 - Math.exp(-total / SCALE))
-  const parts = raw.map(({ id, group, value }) => ({ id, group, score: total > 0 ? (score * value) / total : 0 })).sort((a, b) => b.score - a.score || a.id.localeCompare(b.id))
+  const parts = raw
+    .map(({ id, group, value }) => ({ id, group, score: total > 0 ? (score * value) / total : 0 }))
+    .sort((a, b) => b.score - a.score || a.id.localeCompare(b.id))
   return { score, parts }
 }

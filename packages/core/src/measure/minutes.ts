@@ -13,9 +13,45 @@ export type SecondsTable = Readonly<Record<Motion, number>>
 
 /** Seconds for one of each motion. Written by scripts/fit-seconds.ts; see there for the residuals. */
 export const SECONDS: Readonly<Record<Level, SecondsTable>> = {
-  beginner: { up: 2.5, down: 2.5, 'shared-hole': 2.5, 'turn-back': 2.5, split: 5, 'leave-loop': 3, 'catch-loop': 4, 'cross-loop': 7, 'keep-side': 2, wrap: 14, edge: 2 },
-  improver: { up: 1.5, down: 1.5, 'shared-hole': 1.5, 'turn-back': 1.5, split: 3.5, 'leave-loop': 2, 'catch-loop': 2.5, 'cross-loop': 4.5, 'keep-side': 1, wrap: 6, edge: 1.5 },
-  experienced: { up: 0.8, down: 0.8, 'shared-hole': 1, 'turn-back': 1, split: 2.5, 'leave-loop': 1, 'catch-loop': 1.5, 'cross-loop': 3, 'keep-side': 0.5, wrap: 3, edge: 1 },
+  beginner: {
+    up: 2.5,
+    down: 2.5,
+    'shared-hole': 2.5,
+    'turn-back': 2.5,
+    split: 5,
+    'leave-loop': 3,
+    'catch-loop': 4,
+    'cross-loop': 7,
+    'keep-side': 2,
+    wrap: 14,
+    edge: 2,
+  },
+  improver: {
+    up: 1.5,
+    down: 1.5,
+    'shared-hole': 1.5,
+    'turn-back': 1.5,
+    split: 3.5,
+    'leave-loop': 2,
+    'catch-loop': 2.5,
+    'cross-loop': 4.5,
+    'keep-side': 1,
+    wrap: 6,
+    edge: 1.5,
+  },
+  experienced: {
+    up: 0.8,
+    down: 0.8,
+    'shared-hole': 1,
+    'turn-back': 1,
+    split: 2.5,
+    'leave-loop': 1,
+    'catch-loop': 1.5,
+    'cross-loop': 3,
+    'keep-side': 0.5,
+    wrap: 3,
+    edge: 1,
+  },
 }
 
 /** Cut and separate, thread, secure, finish: seconds for one needleful. */

@@ -34,7 +34,8 @@ export function compileExpression(expression: Expression): Compiled {
     if (!Number.isFinite(expression)) throw new ExpressionError(`${expression} is not a usable number`)
     return () => expression
   }
-  if (expression.length > MAX_CHARACTERS) throw new ExpressionError(`an expression of ${expression.length} characters is too long; the most is ${MAX_CHARACTERS}`)
+  if (expression.length > MAX_CHARACTERS)
+    throw new ExpressionError(`an expression of ${expression.length} characters is too long; the most is ${MAX_CHARACTERS}`)
   const parsed = new Parser(expression).parse()
   return (lookup) => {
     const value = parsed(lookup)
@@ -159,7 +160,7 @@ class Parser {
 
 function tokenize(source: string): readonly Token[] {
   const tokens: Token[] = []
-  const pattern = /\s*(?:(\d+\.?\d*(?:[eE][+-]?\d+)?|\.\d+)|([A-Za-z_]\w*)|([-+*/%(),]))/y
+  const pattern = /\s*(?:(\d+\.?\d*(?:[eE][+-]?\d+)?|\.\d+(?:[eE][+-]?\d+)?)|([A-Za-z_]\w*)|([-+*/%(),]))/y
   const text = source.trimEnd()
   while (pattern.lastIndex < text.length) {
     const start = pattern.lastIndex

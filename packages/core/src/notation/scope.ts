@@ -33,11 +33,7 @@ export type ParameterValues = ReadonlyMap<string, ParameterValue>
 const MOST_PARAMETERS = 24
 
 /** Every parameter worked out. A problem names the stitch and the parameter. */
-export function resolveParameters(
-  document: StitchDocument,
-  materials: MaterialValues,
-  given: Readonly<Record<string, number>> = {},
-): Result<ParameterValues> {
+export function resolveParameters(document: StitchDocument, materials: MaterialValues, given: Readonly<Record<string, number>> = {}): Result<ParameterValues> {
   const specs = new Map(Object.entries(document.parameters ?? {}).map(([id, one]) => [id, parameterSpec(one)] as const))
   const problems: Problem[] = []
   const wrong = (id: string, message: string): void => {

@@ -51,7 +51,9 @@ export function describeOrder(order: readonly CourseItem[], lessonMinutes: numbe
     cost,
     bound: optimal ? cost : 0,
     optimal,
-    why: new Map(order.map((item, index) => [item.id, explain(index, item, order, rests.get(item.id) ?? [], steps[index]?.newMotions ?? [], steps[index]?.rise ?? 0)])),
+    why: new Map(
+      order.map((item, index) => [item.id, explain(index, item, order, rests.get(item.id) ?? [], steps[index]?.newMotions ?? [], steps[index]?.rise ?? 0)]),
+    ),
   }
 }
 
@@ -59,7 +61,12 @@ export function describeOrder(order: readonly CourseItem[], lessonMinutes: numbe
 function precedence(course: readonly CourseItem[]): ReadonlyMap<string, ReadonlySet<string>> {
   const rests = restsOn(course)
   const known = new Set(course.map((item) => item.id))
-  return new Map(course.map((item) => [item.id, new Set([...(rests.get(item.id) ?? []).map((one) => one.on), ...item.after].filter((id) => known.has(id) && id !== item.id))]))
+  return new Map(
+    course.map((item) => [
+      item.id,
+      new Set([...(rests.get(item.id) ?? []).map((one) => one.on), ...item.after].filter((id) => known.has(id) && id !== item.id)),
+    ]),
+  )
 }
 
 export function orderCost(order: readonly CourseItem[]): number {
@@ -136,7 +143,14 @@ function tryBeam(course: readonly CourseItem[], before: ReadonlyMap<string, Read
         next.push({ order: longer, cost: costWith(longer, longer.length, even) + 0.3 * skipped })
       }
     }
-    next.sort((a, b) => a.cost - b.cost || a.order.map((item) => item.id).join().localeCompare(b.order.map((item) => item.id).join()))
+    next.sort(
+      (a, b) =>
+        a.cost - b.cost ||
+        a.order
+          .map((item) => item.id)
+          .join()
+          .localeCompare(b.order.map((item) => item.id).join()),
+    )
     beam = next.slice(0, BEAM)
   }
   return beam[0]?.order ?? null
@@ -176,15 +190,27 @@ export function brokenRules(course: readonly CourseItem[], order: readonly strin
     const late = new Map<string, Motion[]>()
     for (const { on, motion } of rests.get(item.id) ?? []) if (at(on) > at(item.id)) late.set(on, [...(late.get(on) ?? []), motion])
     for (const [on, motions] of late) {
-      broken.push({ rule: 'rests-on', exercise: item.id, needs: on, sentence: `\u201c${item.name}\u201d needs ${motions.map(motionWord).join(' and ')}, which \u201c${names.get(on) ?? on}\u201d teaches more easily. Move it to just after \u201c${names.get(on) ?? on}\u201d.` })
+      broken.push({
+        rule: 'rests-on',
+        exercise: item.id,
+        needs: on,
+        sentence: `\u201c${item.name}\u201d needs ${motions.map(motionWord).join(' and ')}, which \u201c${names.get(on) ?? on}\u201d teaches more easily. Move it to just after \u201c${names.get(on) ?? on}\u201d.`,
+      })
     }
     for (const needs of item.after) {
-      if (names.has(needs) && at(needs) > at(item.id)) broken.push({ rule: 'after', exercise: item.id, needs, sentence: `\u201c${item.name}\u201d lies over \u201c${names.get(needs)}\u201d on the cloth. Move it to just after \u201c${names.get(needs)}\u201d.` })
+      if (names.has(needs) && at(needs) > at(item.id))
+        broken.push({
+          rule: 'after',
+          exercise: item.id,
+          needs,
+          sentence: `\u201c${item.name}\u201d lies over \u201c${names.get(needs)}\u201d on the cloth. Move it to just after \u201c${names.get(needs)}\u201d.`,
+        })
     }
   }
   return broken
 }
 
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight']
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth', 'Ninth', 'Tenth']
 
 function explain(index: number, item: CourseItem, order: readonly CourseItem[], rests: readonly RestsOn[], fresh: readonly Motion[], rise: number): string {
@@ -192,7 +218,11 @@ function explain(index: number, item: CourseItem, order: readonly CourseItem[], 
   const needs = [...new Set(rests.map((one) => one.on))].map((id) => order.find((other) => other.id === id)?.name ?? id)
   const parts: string[] = []
   if (needs.length > 0) parts.push(`rests on ${needs.join(' and ')}`)
-  parts.push(fresh.length === 0 ? 'brings nothing new' : `brings ${fresh.length === 1 ? 'one new motion' : `${fresh.length} new motions`}, ${fresh.map(motionWord).join(' and ')}`)
+  parts.push(
+    fresh.length === 0
+      ? 'brings nothing new'
+      : `brings ${fresh.length === 1 ? 'one new motion' : `${COUNTS[fresh.length] ?? fresh.length} new motions`}, ${fresh.map(motionWord).join(' and ')}`,
+  )
   if (index > 0) parts.push(`step ${rise >= 0 ? '+' : '\u2212'}${Math.abs(Math.round(rise))}`)
   else parts.push(`difficulty ${Math.round(item.difficulty)}`)
   return `${place}: ${parts.join('; ')}.`

@@ -7,7 +7,9 @@ import type { StitchDocument } from '../notation/index.ts'
 import type { Brief, Exercise, Hoop, Lesson, OverruledWays, Sampler, SamplerCloth, SamplerThread } from './types.ts'
 
 export type ExerciseChange = { readonly [Key in Exclude<keyof Exercise, 'id'>]?: Exercise[Key] | undefined }
-export type BriefChange = { readonly [Key in Exclude<keyof Brief, 'waysOfWorking'>]?: Brief[Key] | undefined } & { readonly waysOfWorking?: OverruledWays | undefined }
+export type BriefChange = { readonly [Key in Exclude<keyof Brief, 'waysOfWorking'>]?: Brief[Key] | undefined } & {
+  readonly waysOfWorking?: OverruledWays | undefined
+}
 type ClearableBriefKey = 'startDate' | 'everyDays' | 'skipDates' | 'purpose'
 
 export type Operation =
@@ -48,14 +50,18 @@ export function applyOperation(sampler: Sampler, operation: Operation): Result<S
       return success({ ...sampler, threads: sampler.threads.filter((thread) => thread.id !== operation.id) })
     }
     case 'add-exercise':
-      if (sampler.exercises.some((exercise) => exercise.id === operation.exercise.id)) return gone('operation.exercise-there', `"${operation.exercise.name}" is in this sampler already.`)
+      if (sampler.exercises.some((exercise) => exercise.id === operation.exercise.id))
+        return gone('operation.exercise-there', `"${operation.exercise.name}" is in this sampler already.`)
       return success({ ...sampler, exercises: put(sampler.exercises, operation.exercise, operation.at) })
     case 'remove-exercise':
       if (!sampler.exercises.some((exercise) => exercise.id === operation.id)) return missing(operation.id)
       return success({ ...sampler, exercises: sampler.exercises.filter((exercise) => exercise.id !== operation.id) })
     case 'change-exercise': {
       if (!sampler.exercises.some((exercise) => exercise.id === operation.id)) return missing(operation.id)
-      return success({ ...sampler, exercises: sampler.exercises.map((exercise) => (exercise.id === operation.id ? changed(exercise, operation.set, operation.clear ?? []) : exercise)) })
+      return success({
+        ...sampler,
+        exercises: sampler.exercises.map((exercise) => (exercise.id === operation.id ? changed(exercise, operation.set, operation.clear ?? []) : exercise)),
+      })
     }
     case 'order-exercises':
       return success({ ...sampler, exercises: inOrder(sampler.exercises, operation.ids) })
@@ -154,7 +160,8 @@ function changed(exercise: Exercise, set: ExerciseChange, clear: readonly (keyof
 function changeBrief(brief: Brief, { set, clear }: { readonly set: BriefChange; readonly clear?: readonly ClearableBriefKey[] | undefined }): Brief {
   const { waysOfWorking, ...plain } = set
   const next: Record<string, unknown> = { ...brief, ...Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined)) }
-  if (waysOfWorking) next.waysOfWorking = { ...brief.waysOfWorking, ...Object.fromEntries(Object.entries(waysOfWorking).filter(([, value]) => value !== undefined)) }
+  if (waysOfWorking)
+    next.waysOfWorking = { ...brief.waysOfWorking, ...Object.fromEntries(Object.entries(waysOfWorking).filter(([, value]) => value !== undefined)) }
   for (const key of clear ?? []) delete next[key]
   return next as unknown as Brief
 }

@@ -71,7 +71,13 @@ type Pair = readonly [number, number]
 export type Guide =
   | { readonly kind: 'line'; readonly path: string }
   | { readonly kind: 'band'; readonly path?: string | undefined; readonly widthMm?: number | undefined; readonly rails?: readonly string[] | undefined }
-  | { readonly kind: 'shape'; readonly path: string; readonly directions?: readonly string[] | undefined; readonly vein?: string | undefined; readonly holes?: readonly string[] | undefined }
+  | {
+      readonly kind: 'shape'
+      readonly path: string
+      readonly directions?: readonly string[] | undefined
+      readonly vein?: string | undefined
+      readonly holes?: readonly string[] | undefined
+    }
   | { readonly kind: 'spot'; readonly at: Pair; readonly turnRad?: number | undefined }
   | { readonly kind: 'spots'; readonly at: readonly Pair[]; readonly turnRad?: number | undefined }
   | { readonly kind: 'ring'; readonly at: Pair; readonly radiusMm: number }

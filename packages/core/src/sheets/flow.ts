@@ -54,7 +54,16 @@ export class Flow {
   }
 
   /** A paragraph, broken into lines and, where it must be, over pages. */
-  text(text: string, { sizeMm = 3.5, face = 'text', colour = INK, indentMm = 0, marker }: { sizeMm?: number; face?: Face; colour?: string; indentMm?: number; marker?: string } = {}): void {
+  text(
+    text: string,
+    {
+      sizeMm = 3.5,
+      face = 'text',
+      colour = INK,
+      indentMm = 0,
+      marker,
+    }: { sizeMm?: number; face?: Face; colour?: string; indentMm?: number; marker?: string } = {},
+  ): void {
     for (const [index, line] of wrapText(text, this.area.widthMm - indentMm, sizeMm, face, this.measure).entries()) {
       const items: DrawingItem[] = [words(line, { x: indentMm, y: sizeMm }, sizeMm, face, colour)]
       if (index === 0 && marker !== undefined) items.push(words(marker, { x: 0, y: sizeMm }, sizeMm, 'text-bold', colour))

@@ -36,7 +36,17 @@ export function pageFurniture(size: PageSize, heading: PageHeading): DrawingItem
   return [
     words(heading.sampler, { x: MARGIN_MM, y: MARGIN_MM + 5.5 }, 5.4, 'heading'),
     words(`${heading.part}   ${heading.page} / ${heading.pages}`, { x: right, y: MARGIN_MM + 5.5 }, 3.3, 'text', WALNUT, 'right'),
-    { kind: 'stroke', paths: [[{ x: MARGIN_MM, y: rule }, { x: right, y: rule }]], widthMm: 0.2, colour: '#8A7A66' },
+    {
+      kind: 'stroke',
+      paths: [
+        [
+          { x: MARGIN_MM, y: rule },
+          { x: right, y: rule },
+        ],
+      ],
+      widthMm: 0.2,
+      colour: '#8A7A66',
+    },
     ...checks(MARGIN_MM, heightMm - MARGIN_MM, right, heading.hand),
   ]
 }
@@ -64,7 +74,17 @@ function checks(left: number, bottom: number, right: number, hand: 'right' | 'le
   return [
     { kind: 'stroke', paths: [corners], widthMm: 0.2, colour: INK, closed: true },
     words('1 inch', { x: left + square / 2, y: top + square / 2 + 1.2 }, 3.2, 'text', INK, 'middle'),
-    { kind: 'stroke', paths: [[{ x: barLeft, y: barY }, { x: barLeft + CHECK_BAR_MM, y: barY }]], widthMm: 0.4, colour: '#000000' },
+    {
+      kind: 'stroke',
+      paths: [
+        [
+          { x: barLeft, y: barY },
+          { x: barLeft + CHECK_BAR_MM, y: barY },
+        ],
+      ],
+      widthMm: 0.4,
+      colour: '#000000',
+    },
     { kind: 'stroke', paths: ticks, widthMm: 0.2, colour: INK },
     words('50 mm', { x: barLeft + CHECK_BAR_MM / 2, y: barY + 4.4 }, 3.2, 'text', INK, 'middle'),
     words('Print at 100 % (actual size), then lay a ruler on the bar or the square.', { x: barLeft, y: top + 4 }, 3.4, 'text-bold'),

@@ -47,7 +47,13 @@ export function makeSheets(order: SheetOrder): Drawing[] {
       ...layers,
       {
         name: 'page',
-        items: pageFurniture(order.page, { sampler: order.sampler.name, part: index < pattern.length ? `${order.title}: pattern, true size` : order.title, page: index + 1, pages: bodies.length, hand: order.hand }),
+        items: pageFurniture(order.page, {
+          sampler: order.sampler.name,
+          part: index < pattern.length ? `${order.title}: pattern, true size` : order.title,
+          page: index + 1,
+          pages: bodies.length,
+          hand: order.hand,
+        }),
       },
     ],
   }))
@@ -75,10 +81,22 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
         y: alone ? top : top + row * area.heightMm,
       }
       const by = { x: area.left - from.x, y: area.top - from.y }
-      const items = order.exercises.flatMap((done) => [...(done.exercise.layer === 'frame' ? [] : drawMarkItems(done.marks, PRINTED_MARKS)), letter(done, key.get(done.exercise.id) ?? '')])
+      const items = order.exercises.flatMap((done) => [
+        ...(done.exercise.layer === 'frame' ? [] : drawMarkItems(done.marks, PRINTED_MARKS)),
+        letter(done, key.get(done.exercise.id) ?? ''),
+      ])
       tiles.push([
-        { name: 'marks', items: moveItems(items, by), clip: { left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm } },
-        { name: 'register', items: alone ? grain(area) : [...register(area), words(`Row ${row + 1}, column ${column + 1}: join at the crosses`, { x: area.left, y: area.top - 1 }, 3, 'text', WALNUT)] },
+        {
+          name: 'marks',
+          items: moveItems(items, by),
+          clip: { left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm },
+        },
+        {
+          name: 'register',
+          items: alone
+            ? grain(area)
+            : [...register(area), words(`Row ${row + 1}, column ${column + 1}: join at the crosses`, { x: area.left, y: area.top - 1 }, 3, 'text', WALNUT)],
+        },
       ])
     }
   }
@@ -100,7 +118,21 @@ function letter(done: WorkedExercise, text: string): DrawingItem {
 function grain(area: Area): DrawingItem[] {
   const at = { x: area.left + area.widthMm - 8, y: area.top + 8 }
   return [
-    { kind: 'stroke', paths: [[{ x: at.x - 6, y: at.y }, { x: at.x + 6, y: at.y }], [{ x: at.x, y: at.y - 6 }, { x: at.x, y: at.y + 6 }]], widthMm: 0.2, colour: WALNUT },
+    {
+      kind: 'stroke',
+      paths: [
+        [
+          { x: at.x - 6, y: at.y },
+          { x: at.x + 6, y: at.y },
+        ],
+        [
+          { x: at.x, y: at.y - 6 },
+          { x: at.x, y: at.y + 6 },
+        ],
+      ],
+      widthMm: 0.2,
+      colour: WALNUT,
+    },
     words('grain', { x: at.x - 7, y: at.y - 1 }, 2.8, 'text', WALNUT, 'right'),
   ]
 }
@@ -112,7 +144,21 @@ function register(area: Area): DrawingItem[] {
     { x: area.left, y: area.top + area.heightMm },
     { x: area.left + area.widthMm, y: area.top + area.heightMm },
   ]
-  return corners.map((at) => ({ kind: 'stroke', paths: [[{ x: at.x - 3, y: at.y }, { x: at.x + 3, y: at.y }], [{ x: at.x, y: at.y - 3 }, { x: at.x, y: at.y + 3 }]], widthMm: 0.2, colour: INK }))
+  return corners.map((at) => ({
+    kind: 'stroke',
+    paths: [
+      [
+        { x: at.x - 3, y: at.y },
+        { x: at.x + 3, y: at.y },
+      ],
+      [
+        { x: at.x, y: at.y - 3 },
+        { x: at.x, y: at.y + 3 },
+      ],
+    ],
+    widthMm: 0.2,
+    colour: INK,
+  }))
 }
 
 const KEY_COLUMNS = [
@@ -141,7 +187,20 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
     })
     const lines = Math.max(...placed.map((one) => one.length), 1)
     const height = lines * size * 1.3 + 1.6
-    flow.block(height, [...placed.flat(), { kind: 'stroke', paths: [[{ x: 0, y: height - 0.6 }, { x: flow.widthMm, y: height - 0.6 }]], widthMm: 0.12, colour: '#8A7A66' }])
+    flow.block(height, [
+      ...placed.flat(),
+      {
+        kind: 'stroke',
+        paths: [
+          [
+            { x: 0, y: height - 0.6 },
+            { x: flow.widthMm, y: height - 0.6 },
+          ],
+        ],
+        widthMm: 0.12,
+        colour: '#8A7A66',
+      },
+    ])
   }
   row(
     KEY_COLUMNS.map((column) => column.title),
@@ -154,7 +213,9 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
         key.get(exercise.id) ?? '',
         exercise.name,
         assigned.document.name,
-        done.guide.kind === 'spots' ? `${worked.fitted.count} of ${formatLength(done.widthMm, order.sampler.units)}` : formatLength(lengthShown(done), order.sampler.units, order.sampler.units === 'mm' ? 2 : 3),
+        done.guide.kind === 'spots'
+          ? `${worked.fitted.count} of ${formatLength(done.widthMm, order.sampler.units)}`
+          : formatLength(lengthShown(done), order.sampler.units, order.sampler.units === 'mm' ? 2 : 3),
         String(assigned.strands.value),
         `${nameThread(assigned.kind)}, ${assigned.thread.value.colour.name}`,
         nameNeedle(assigned.needle.value),
@@ -195,7 +256,16 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
       const height = FRAME.heightMm + 2 + Math.max(...captions.map((lines) => lines.length)) * 3.9 + 2.5
       const items = row.flatMap((step, index): DrawingItem[] => {
         const x = index * (FRAME.widthMm + FRAME.gapMm)
-        const drawn = drawStep({ demonstration: shown.value, step, look, widthMm: FRAME.widthMm, heightMm: FRAME.heightMm, detail: 'edged', cloth: '#F7F1E3', numberMm: 2.6 })
+        const drawn = drawStep({
+          demonstration: shown.value,
+          step,
+          look,
+          widthMm: FRAME.widthMm,
+          heightMm: FRAME.heightMm,
+          detail: 'edged',
+          cloth: '#F7F1E3',
+          numberMm: 2.6,
+        })
         return [
           ...moveItems(drawn.items, { x, y: 0 }),
           words(String(step.number), { x: x + 1.2, y: 4.2 }, 3.6, 'heading', WALNUT),

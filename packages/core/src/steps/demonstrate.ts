@@ -49,8 +49,8 @@ export interface Demonstration {
   readonly advanceMm: number
 }
 
-/** As many repeats as show the stitch, its start, its return and its end. */
-const REPEATS = 3
+/** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
+const REPEATS = 3.4
 
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
   const guide = request.guide ?? shortGuide(request)
@@ -69,8 +69,7 @@ function shortGuide({ document, parameters, materials }: DemonstrationRequest): 
     const worked = tryOut && workStitch({ document, guide: tryOut, parameters, materials, leftHand: false })
     if (!worked || !worked.ok) return tryOut
     const { askedMm } = worked.value.fitted
-    const once = onLine(askedMm * (REPEATS + 1))
-    return once
+    return onLine(askedMm * REPEATS)
   }
   if (document.guide.includes('shape')) {
     const practice = document.practice ?? { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
@@ -78,7 +77,14 @@ function shortGuide({ document, parameters, materials }: DemonstrationRequest): 
     return read.ok ? read.value : null
   }
   const apart = Math.max(6, materials.D * 8)
-  return { kind: 'spots', at: [{ x: 0, y: 0 }, { x: apart, y: 0 }], turnRad: 0 }
+  return {
+    kind: 'spots',
+    at: [
+      { x: 0, y: 0 },
+      { x: apart, y: 0 },
+    ],
+    turnRad: 0,
+  }
 }
 
 function onLine(lengthMm: number): ReadGuide | null {
@@ -105,7 +111,10 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
     const number = known ?? numbers.size + 1
     if (known === undefined) numbers.set(hole.same, number)
     const move = moveOf(document, hole)
-    order = Math.max(order, ...worked.segments.filter((segment) => segment.to === index && segment.kind !== 'loop' && segment.kind !== 'kept').map((segment) => segment.order))
+    order = Math.max(
+      order,
+      ...worked.segments.filter((segment) => segment.to === index && segment.kind !== 'loop' && segment.kind !== 'kept').map((segment) => segment.order),
+    )
     const ending = worked.segments.find((segment) => segment.to === index && segment.turns > 0)
     const isLoose = move !== null && 'down' in move && move.loose === true
     steps.push({
@@ -152,6 +161,17 @@ function looseLoop(worked: WorkedStitch, down: number, flip: number): readonly P
   const along = { x: reach.x / size, y: reach.y / size }
   const side = { x: along.y, y: -along.x }
   const wide = 0.34 * size
-  const put = (base: Point, forward: number, out: number): Point3 => ({ x: (base.x + along.x * forward + side.x * out) * flip, y: base.y + along.y * forward + side.y * out, z: 0 })
-  return splineThrough([put(from, 0, 0), put(from, 0.7 * size, wide), put(from, 1.35 * size, 0.5 * wide), put(to, 1.35 * size, -0.5 * wide), put(to, 0.7 * size, -wide), put(to, 0, 0)])
+  const put = (base: Point, forward: number, out: number): Point3 => ({
+    x: (base.x + along.x * forward + side.x * out) * flip,
+    y: base.y + along.y * forward + side.y * out,
+    z: 0,
+  })
+  return splineThrough([
+    put(from, 0, 0),
+    put(from, 0.7 * size, wide),
+    put(from, 1.35 * size, 0.5 * wide),
+    put(to, 1.35 * size, -0.5 * wide),
+    put(to, 0.7 * size, -wide),
+    put(to, 0, 0),
+  ])
 }

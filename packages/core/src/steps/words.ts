@@ -55,6 +55,7 @@ function downAside({ previous, wraps, block }: SentenceRequest, move: Extract<Mo
   if (wraps > 0) return ', right beside it'
   if (move.split !== undefined) return ', through the middle of the last stitch'
   if (move.loose) return ', leaving the thread loose on top'
-  const overLoop = block === 'end' || block === 'close' ? previous !== null && 'up' in previous && (previous.round === 'inside' || previous.round === 'cross') : false
+  const overLoop =
+    block === 'end' || block === 'close' ? previous !== null && 'up' in previous && (previous.round === 'inside' || previous.round === 'cross') : false
   return overLoop ? ', just over the loop, to hold it' : ''
 }

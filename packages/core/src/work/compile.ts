@@ -24,7 +24,13 @@ interface CompiledCommon {
 }
 
 export type CompiledMove =
-  | (CompiledCommon & { readonly kind: 'up'; readonly point: CompiledPoint; readonly round: Round | null; readonly split: string | null; readonly half: boolean })
+  | (CompiledCommon & {
+      readonly kind: 'up'
+      readonly point: CompiledPoint
+      readonly round: Round | null
+      readonly split: string | null
+      readonly half: boolean
+    })
   | (CompiledCommon & { readonly kind: 'down'; readonly point: CompiledPoint; readonly loose: boolean; readonly split: string | null })
   | (CompiledCommon & { readonly kind: 'by'; readonly point: CompiledPoint })
   | (CompiledCommon & { readonly kind: 'wrap'; readonly turns: Compiled })
@@ -112,7 +118,8 @@ class Compiler {
     const list = (moves: readonly Move[] | undefined, block: string): readonly CompiledMove[] =>
       (moves ?? []).map((move, index) => this.move(move, index, [...path, block, index]))
     const cycle = cycleOf(pass)
-    if (cycle.length === 0 || cycle.some((one) => one.length === 0)) this.wrong([...path, 'repeat'], 'the repeat has no moves. Add at least one up and one down.')
+    if (cycle.length === 0 || cycle.some((one) => one.length === 0))
+      this.wrong([...path, 'repeat'], 'the repeat has no moves. Add at least one up and one down.')
     return {
       pass,
       place: this.place(pass, [...path, 'place']),
@@ -145,10 +152,12 @@ class Compiler {
   private move(move: Move, index: number, path: ProblemPath): CompiledMove {
     const common = { index, as: move.as ?? null, when: move.when ?? null }
     const split = (label: string | undefined): string | null => {
-      if (label !== undefined && !this.labels.has(label)) this.wrong(path, `nothing is labelled "${label}", so it cannot be split. Put "as": "${label}" on the move that makes that thread.`)
+      if (label !== undefined && !this.labels.has(label))
+        this.wrong(path, `nothing is labelled "${label}", so it cannot be split. Put "as": "${label}" on the move that makes that thread.`)
       return label ?? null
     }
-    if ('up' in move) return { ...common, kind: 'up', point: this.point(move.up, path, 0), round: move.round ?? null, split: split(move.split), half: move.half ?? false }
+    if ('up' in move)
+      return { ...common, kind: 'up', point: this.point(move.up, path, 0), round: move.round ?? null, split: split(move.split), half: move.half ?? false }
     if ('down' in move) return { ...common, kind: 'down', point: this.point(move.down, path, 0), loose: move.loose ?? false, split: split(move.split) }
     if ('by' in move) return { ...common, kind: 'by', point: this.point(move.by, path, 0) }
     return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path) }

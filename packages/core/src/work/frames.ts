@@ -3,7 +3,19 @@
  * many stitches share them. A frame turns its own coordinates into points of the cloth.
  */
 import { type Problem, type ProblemPath, error, sum } from '../base/index.ts'
-import { chordsAt, extentAlong, leftOf, type MeasuredPath, type Place as PathPlace, placeAt, type Point, step, subtract, unit, fromAngle } from '../geometry/index.ts'
+import {
+  chordsAt,
+  extentAlong,
+  leftOf,
+  type MeasuredPath,
+  type Place as PathPlace,
+  placeAt,
+  type Point,
+  step,
+  subtract,
+  unit,
+  fromAngle,
+} from '../geometry/index.ts'
 import { makeRuler, type ReadGuide, readRuler } from '../guide/index.ts'
 import type { LegFit } from './types.ts'
 
@@ -56,7 +68,8 @@ export function placeAlong(request: AlongRequest): Placed {
   if (!(advance > 0) || steps.some((one) => !(one > 0))) {
     return failed(['step'], 'The steps along the guide must all be longer than 0 mm.')
   }
-  if (path.length / advance > MOST_FRAMES) return failed(['step'], `Stitches ${advance.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them on this line. Ask for longer ones.`)
+  if (path.length / advance > MOST_FRAMES)
+    return failed(['step'], `Stitches ${advance.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them on this line. Ask for longer ones.`)
   const bounds = [...new Set([0, ...path.corners, path.length])].sort((a, b) => a - b)
   const lengths = bounds.slice(1).map((bound, index) => bound - (bounds[index] as number))
   if (request.restart && lengths.length > 1) return placeLegs(request, bounds, lengths)
@@ -94,7 +107,11 @@ function placeLegs(request: AlongRequest, bounds: readonly number[], lengths: re
   const placed = lengths.map((_, index) => {
     const from = bounds[index] as number
     const until = bounds[index + 1] as number
-    const points = [placeAt(path, from).at, ...path.points.filter((__, at) => (path.starts[at] as number) > from + 1e-9 && (path.starts[at] as number) < until - 1e-9), placeAt(path, until, true).at]
+    const points = [
+      placeAt(path, from).at,
+      ...path.points.filter((__, at) => (path.starts[at] as number) > from + 1e-9 && (path.starts[at] as number) < until - 1e-9),
+      placeAt(path, until, true).at,
+    ]
     const starts = [0, ...path.starts.filter((start) => start > from + 1e-9 && start < until - 1e-9).map((start) => start - from), until - from]
     const leg: MeasuredPath = { points, starts, length: until - from, closed: false, corners: [] }
     const endsOnCorner = request.mirror ? index > 0 : index < lengths.length - 1
@@ -135,7 +152,8 @@ export function placeAcross(guide: Extract<ReadGuide, { kind: 'shape' }>, pitchM
   const extent = extentAlong(guide.outline.points, progress)
   const reach = extent.to - extent.from
   const count = Math.max(1, Math.round(reach / pitchMm))
-  if (count > MOST_FRAMES) return failed(['pitch'], `Stitches ${pitchMm.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them in this shape. Ask for wider ones.`)
+  if (count > MOST_FRAMES)
+    return failed(['pitch'], `Stitches ${pitchMm.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them in this shape. Ask for wider ones.`)
   const frames: Frame[] = []
   const chords = Array.from({ length: count }, (_, index) => chordsAt(guide.outline.points, progress, extent.from + ((index + 0.5) / count) * reach)).flat()
   for (const [col, { a, b }] of chords.entries()) {
@@ -186,12 +204,14 @@ function stitchDirection(guide: Extract<ReadGuide, { kind: 'shape' }>): Point {
 /** One frame at each spot, turned as the guide says. */
 export function placeOnce(guide: Extract<ReadGuide, { kind: 'spots' }>, mirror: boolean): Placed {
   const direction = fromAngle(guide.turnRad)
-  const frames = guide.at.map((spot): Frame => ({
-    mirror: mirror ? -1 : 1,
-    named: (name) => (name === 'centre' ? spot : null),
-    values: {},
-    at: (s, t) => ({ at: step(step(spot, direction, s), leftOf(direction), mirror ? -t : t), direction }),
-  }))
+  const frames = guide.at.map(
+    (spot): Frame => ({
+      mirror: mirror ? -1 : 1,
+      named: (name) => (name === 'centre' ? spot : null),
+      values: {},
+      at: (s, t) => ({ at: step(step(spot, direction, s), leftOf(direction), mirror ? -t : t), direction }),
+    }),
+  )
   const gaps = guide.at.slice(1).map((spot, index) => Math.hypot(spot.x - (guide.at[index] as Point).x, spot.y - (guide.at[index] as Point).y))
   const lengthMm = sum(gaps)
   return {
@@ -205,4 +225,3 @@ export function placeOnce(guide: Extract<ReadGuide, { kind: 'spots' }>, mirror: 
 function failed(path: ProblemPath, message: string): Placed {
   return { runs: [], legs: [], lengthMm: 0, problems: [error('work.placement', path, message)] }
 }
-

@@ -75,7 +75,8 @@ export class ThreadState {
     if (this.way) throw new MoveError('the needle comes up while the thread is already in front. Go down first.')
     const loop = this.open
     const from = this.lastHole
-    if (loop && !round && !half) throw new MoveError('the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
+    if (loop && !round && !half)
+      throw new MoveError('the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
     if (round && !loop) throw new MoveError('there is no loose loop for this move to catch. Leave one with "loose" first.')
     const hole = this.makeHole(at, 'up', context)
     const sameAsLast = from >= 0 && this.sameHole(from, hole)
@@ -168,7 +169,8 @@ export class ThreadState {
     if (!segment) throw new MoveError(`there is no "${label}" yet to split.`)
     const [first, last] = [segment.points[0] as Point3, segment.points[segment.points.length - 1] as Point3]
     const gap = nearestTo(segment.points, at)
-    if (gap > PIERCED_MM + 0.25 * distance(first, last)) throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${label}", so the needle would not split it.`)
+    if (gap > PIERCED_MM + 0.25 * distance(first, last))
+      throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${label}", so the needle would not split it.`)
     this.note('split')
     segment.parted.push(at)
     segment.points = splineThrough([first, ...sortAlong(first, last, segment.parted), last])
@@ -211,7 +213,22 @@ export class ThreadState {
     this.order += 1
     const { role, lie } = this.settings
     const lengthMm = lengthOf(points)
-    const segment: Segment = { side, thread: role, kind, lie, points, lengthMm, order: this.order, made: context.made, label, from, to, parted: [], turns, sizeMm }
+    const segment: Segment = {
+      side,
+      thread: role,
+      kind,
+      lie,
+      points,
+      lengthMm,
+      order: this.order,
+      made: context.made,
+      label,
+      from,
+      to,
+      parted: [],
+      turns,
+      sizeMm,
+    }
     this.segments.push(segment)
     if (label !== null) {
       const made = this.byLabel.get(label)

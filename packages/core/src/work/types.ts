@@ -47,18 +47,7 @@ export interface Hole extends Point {
   readonly same: number
 }
 
-export type Motion =
-  | 'up'
-  | 'down'
-  | 'shared-hole'
-  | 'turn-back'
-  | 'split'
-  | 'leave-loop'
-  | 'catch-loop'
-  | 'cross-loop'
-  | 'keep-side'
-  | 'wrap'
-  | 'edge'
+export type Motion = 'up' | 'down' | 'shared-hole' | 'turn-back' | 'split' | 'leave-loop' | 'catch-loop' | 'cross-loop' | 'keep-side' | 'wrap' | 'edge'
 
 export type MotionCounts = Readonly<Partial<Record<Motion, number>>>
 

@@ -86,8 +86,16 @@ class Worker {
     const perRepeat = pass.cycle.reduce((total, list) => total + downs(list), 0) / pass.cycle.length
     const started = placed.runs.reduce((total, run) => total + downs(run.afterCorner ? (pass.afterCorner ?? pass.start) : pass.start), 0)
     const advances = placed.legs.reduce((total, leg) => total + leg.count, 0)
-    const pitchMm = pass.place.kind === 'once' ? (placed.legs[0]?.pitchMm ?? 0) : placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
-    const asked = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : pass.place.pitch ? this.value(pass.place.pitch) : pitchMm
+    const pitchMm =
+      pass.place.kind === 'once'
+        ? (placed.legs[0]?.pitchMm ?? 0)
+        : placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
+    const asked =
+      pass.place.kind === 'along'
+        ? pass.place.steps.reduce((total, one) => total + this.value(one), 0)
+        : pass.place.pitch
+          ? this.value(pass.place.pitch)
+          : pitchMm
     return { count: repeats + (perRepeat > 0 ? Math.round(started / perRepeat) : 0), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
   }
 
@@ -234,7 +242,11 @@ class Worker {
 
   private problem(thrown: unknown, path: readonly (string | number)[]): Problem {
     if (!(thrown instanceof MoveError) && !(thrown instanceof ExpressionError)) throw thrown
-    return error('work.move', path, `${this.work.document.name}, ${where(path)}, repeat ${this.frameIndex + 1}: ${thrown.message}${thrown.message.endsWith('.') ? '' : '.'}`)
+    return error(
+      'work.move',
+      path,
+      `${this.work.document.name}, ${where(path)}, repeat ${this.frameIndex + 1}: ${thrown.message}${thrown.message.endsWith('.') ? '' : '.'}`,
+    )
   }
 }
 

@@ -51,7 +51,10 @@ export const splitStitch: StitchDocument = {
   tension: 'easy',
   look: { front: 'A narrow braid, each stitch parted evenly down its middle.', back: 'A row of short separate stitches; from above, longer overlapping ones.' },
   slips: [
-    { see: 'It looks like stem stitch', mend: 'The needle passed beside the thread. Pierce the middle of the last stitch; an even number of strands parts cleanly.' },
+    {
+      see: 'It looks like stem stitch',
+      mend: 'The needle passed beside the thread. Pierce the middle of the last stitch; an even number of strands parts cleanly.',
+    },
     { see: 'A rounded corner', mend: 'Go into the corner hole without splitting and begin afresh.' },
   ],
   unpick: 'Split threads do not draw back cleanly: cut every second stitch from behind and pull the pieces from the front with tweezers.',

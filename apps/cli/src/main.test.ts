@@ -1,0 +1,125 @@
+/** The command as it is called, on files and standard input. */
+import { execFileSync, spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { sixThursdays } from '@lemmata/contract/demo'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+
+const bin = join(dirname(fileURLToPath(import.meta.url)), '../bin/lemmata.mjs')
+let folder: string
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'lemmata-cli-'))
+})
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+function lemmata(args: readonly string[], input?: unknown): { status: number | null; out: string; err: string } {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [bin, ...args], {
+    input: typeof input === 'string' ? input : JSON.stringify(input ?? {}),
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  })
+  return { status, out: stdout, err: stderr }
+}
+
+const one = (exercise: object, more: object = {}): object => ({ exercise, ...more })
+
+describe('lemmata', () => {
+  it('work: a single exercise in the documented names', () => {
+    const { status, out } = lemmata(
+      ['work', '-'],
+      one({ stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 100 0' }, parameters: { L: 3 }, strands: 2 }),
+    )
+    expect(status).toBe(0)
+    const done = JSON.parse(out).exercises.e1
+    expect(done.fitted.count).toBe(33)
+    expect(done.holes[0]).toEqual({ x: expect.closeTo(100 / 33, 9), y: 0, move: 'up' })
+    const { total, ...parts } = done.threadMm as Record<string, number>
+    expect(Object.values(parts).reduce((a, b) => a + b, 0)).toBeCloseTo(total as number, 6)
+    expect(Object.keys(done)).toEqual(
+      expect.arrayContaining(['fitted', 'holes', 'segments', 'marks', 'counts', 'threadMm', 'widthMm', 'coverage', 'minutes', 'difficulty', 'problems']),
+    )
+  })
+
+  it('a caution is reported and the exit stays 0', () => {
+    const { status, err } = lemmata(['work', '-'], one({ stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0 L 50 30' }, parameters: { L: 7 } }))
+    expect(status).toBe(0)
+    expect(err).toMatch(/Caution: exercises\[0\].*7\.50 mm/)
+  })
+
+  it.each([
+    [one({ stitch: 'no-such', guide: { kind: 'line', path: 'M 0 0 L 9 0' } }), /exercises\[0\]\.stitch: There is no stitch called "no-such"/],
+    [one({ stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L NaN 0' } }), /cannot be read/],
+    [one({ stitch: 'back-stitch', guide: { kind: 'heap' } }), /exercises\[0\]\.guide/],
+    [{ format: 'lemmata-sampler' }, /exercises/],
+    ['{"broken', /not JSON/],
+    ['', /not JSON/],
+  ])('wrong input %# exits 1 with its path and a sentence', (input, words) => {
+    const { status, err } = lemmata(['work', '-'], input)
+    expect(status).toBe(1)
+    expect(err).toMatch(words)
+  })
+
+  it.each([[['dance']], [[]], [['work']], [['work', '/no/such/file']], [['work', 'a', 'b']], [['work', '-', '--colour', 'red']]])(
+    'a wrong call %j exits 2',
+    (args) => {
+      expect(lemmata(args).status).toBe(2)
+    },
+  )
+
+  it('fit: a bundle on a cloth, needles best first', () => {
+    const { status, out } = lemmata(['fit', '-'], { thread: 'stranded-cotton', strands: 2, cloth: 'calico' })
+    expect(status).toBe(0)
+    const fit = JSON.parse(out)
+    expect(fit.bundleMm).toBeCloseTo(0.4, 2)
+    expect(fit.lineWidthMm).toBeCloseTo(0.44, 2)
+    expect(fit.needles[0]).toMatchObject({ kind: 'embroidery', size: 8, verdict: 'best' })
+    expect(fit.stitchLengthMm.min).toBeLessThan(fit.stitchLengthMm.usual)
+  })
+
+  it('stitches, order, svg and sheet on the demo', () => {
+    const demo = sixThursdays('2026-11-23')
+    const ids = JSON.parse(lemmata(['stitches']).out).map((stitch: { id: string }) => stitch.id)
+    expect(ids).toContain('chain-stitch')
+    const order = JSON.parse(lemmata(['order', '-'], demo).out)
+    expect(order.optimal).toBe(true)
+    expect(order.order[0]).toBe('e1')
+    expect(lemmata(['svg', '-'], demo).out).toMatch(/^<svg .*width="310mm".*id="thread"/s)
+    const file = join(folder, 'sheet.pdf')
+    expect(lemmata(['sheet', '-', '--out', file, '--page', 'letter', '--hand', 'left', '--lesson', 'l5'], demo).status).toBe(0)
+    expect(readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-')
+    expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toContain('For the left hand')
+  })
+
+  it('stitch: a document of one\u2019s own is checked, worded and rated', () => {
+    const document = {
+      format: 'lemmata-stitch',
+      version: 1,
+      id: 'mine',
+      name: 'Mine',
+      guide: ['line'],
+      parameters: { L: 4 },
+      passes: [
+        {
+          name: 'line',
+          place: { along: { step: ['L'], tail: 'e' } },
+          start: [{ up: [0, 0] }],
+          repeat: [
+            { down: [0, 0], loose: true },
+            { up: ['L', 0], round: 'inside' },
+          ],
+          end: [{ down: ['e', 0] }],
+        },
+      ],
+    }
+    const good = lemmata(['stitch', '-'], document)
+    expect(good.status).toBe(0)
+    const answer = JSON.parse(good.out)
+    expect(answer.steps[2].sentence).toMatch(/Come up at 2, inside the loop/)
+    expect(answer.motions).toContain('catch-loop')
+    const bad = lemmata(['stitch', '-'], { ...document, passes: [{ ...document.passes[0], repeat: [{ leap: [0, 0] }] }] })
+    expect(bad.status).toBe(1)
+    expect(bad.err).toMatch(/a move is one of up, down, by, wrap/)
+  })
+})

@@ -1,0 +1,187 @@
+/** Samplers on the real application and a real MariaDB: allowed, not allowed, bad input, stale writes, printing. */
+import { randomUUID } from 'node:crypto'
+import { sixThursdays } from '@lemmata/contract/demo'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
+
+let server: TestServer
+let ada: TestTeacher
+let ben: TestTeacher
+beforeAll(async () => {
+  server = await makeServer('samplers')
+  ada = await makeTeacher(server)
+  ben = await makeTeacher(server)
+})
+afterAll(() => server.stop())
+
+const post = (teacher: TestTeacher, path: string, body: unknown) =>
+  teacher.agent
+    .post(`/api${path}`)
+    .set('x-csrf-token', teacher.csrf)
+    .send(body as object)
+const rename = (name: string, id: string = randomUUID()) => ({ id, operation: { kind: 'rename', name } })
+async function makeSampler(teacher: TestTeacher, body: unknown = { name: 'Weather' }): Promise<{ id: string; version: number }> {
+  const made = await post(teacher, '/samplers', body)
+  expect(made.status).toBe(201)
+  return made.body as { id: string; version: number }
+}
+
+describe('the shelf', () => {
+  it('makes, lists, copies, deletes and restores', async () => {
+    const { id } = await makeSampler(ada)
+    const copy = await post(ada, `/samplers/${id}/copy`, {})
+    expect(copy.body.document.name).toBe('Copy of Weather')
+    expect((await ada.agent.delete(`/api/samplers/${id}`).set('x-csrf-token', ada.csrf)).status).toBe(204)
+    expect((await ada.agent.get(`/api/samplers/${id}`)).status).toBe(404)
+    expect((await post(ada, `/samplers/${id}/restore`, {})).status).toBe(200)
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Weather')
+  })
+
+  it('takes a document in and gives the same out', async () => {
+    const document = sixThursdays('2026-11-23')
+    const { id } = await makeSampler(ada, { document })
+    const out = await ada.agent.get(`/api/samplers/${id}/document`)
+    expect(out.headers['content-disposition']).toContain('Six-Thursdays.json')
+    expect(JSON.parse(out.text)).toEqual(JSON.parse(JSON.stringify(document)))
+  })
+
+  it('shows another teacher\u2019s sampler to nobody, by any route', async () => {
+    const { id } = await makeSampler(ada)
+    const answers = [
+      await ben.agent.get(`/api/samplers/${id}`),
+      await ben.agent.get(`/api/samplers/${id}/document`),
+      await ben.agent.get(`/api/samplers/${id}/sheet.pdf`),
+      await post(ben, `/samplers/${id}/copy`, {}),
+      await post(ben, `/samplers/${id}/restore`, {}),
+      await post(ben, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('mine now')] }),
+      await ben.agent.delete(`/api/samplers/${id}`).set('x-csrf-token', ben.csrf),
+    ]
+    expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 404))
+    expect((await ben.agent.get('/api/samplers')).body).toEqual([])
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Weather')
+  })
+
+  it('shows nothing to who is not signed in', async () => {
+    const { id } = await makeSampler(ada)
+    const stranger = request.agent(server.app)
+    const { csrf } = (await stranger.get('/api/session')).body
+    for (const path of ['/samplers', `/samplers/${id}`, `/samplers/${id}/document`, `/samplers/${id}/sheet.pdf`])
+      expect((await stranger.get(`/api${path}`)).status).toBe(401)
+    expect((await stranger.post('/api/samplers').set('x-csrf-token', csrf).send({ name: 'x' })).status).toBe(401)
+  })
+})
+
+describe('operations', () => {
+  it('are applied, counted and kept', async () => {
+    const { id, version } = await makeSampler(ada)
+    const done = await post(ada, `/samplers/${id}/operations`, { baseVersion: version, operations: [rename('Fog'), rename('Mist')] })
+    expect(done.body).toEqual({ version: 2 })
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Mist')
+  })
+
+  it('a stale write is answered 409 with the current state, and changes nothing', async () => {
+    const { id } = await makeSampler(ada)
+    await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('First')] })
+    const stale = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('Second')] })
+    expect(stale.status).toBe(409)
+    expect(stale.body.current.document.name).toBe('First')
+    expect(stale.body.current.version).toBe(2)
+    expect(stale.body.applied).toEqual([])
+  })
+
+  it('an operation sent twice, because its answer was lost, is applied once', async () => {
+    const { id } = await makeSampler(ada)
+    const one = rename('Once')
+    await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [one] })
+    const again = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [one] })
+    expect(again.status).toBe(409)
+    expect(again.body.applied).toEqual([one.id])
+    const fresh = await post(ada, `/samplers/${id}/operations`, { baseVersion: 2, operations: [one] })
+    expect(fresh.body).toEqual({ version: 2 })
+  })
+
+  it('of ten writers at once on one base exactly one wins', async () => {
+    const { id } = await makeSampler(ada)
+    const answers = await Promise.all(
+      Array.from({ length: 10 }, (_, index) => post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename(`Writer ${index}`)] })),
+    )
+    const statuses = answers.map((answer) => answer.status).sort()
+    expect(statuses).toEqual([200, ...Array.from({ length: 9 }, () => 409)])
+  })
+
+  it.each([
+    ['an unknown kind', { kind: 'explode' }, 422],
+    ['an exercise that is not there', { kind: 'remove-exercise', id: 'e99' }, 422],
+    [
+      'a path of a million points',
+      {
+        kind: 'add-exercise',
+        at: 0,
+        exercise: { id: 'big', name: 'Big', stitch: 'back-stitch', guide: { kind: 'line', path: `M 0 0 ${'L 1 1 '.repeat(400_000)}` } },
+      },
+      422,
+    ],
+    [
+      'a length that is no number',
+      { kind: 'add-exercise', at: 0, exercise: { id: 'nan', name: 'N', stitch: 'back-stitch', guide: { kind: 'spot', at: ['NaN', 0] } } },
+      422,
+    ],
+    ['taking away what an exercise needs', { kind: 'change-exercise', id: 'e1', set: {}, clear: ['guide'] }, 422],
+  ])('%s is refused with a sentence, and nothing changes', async (_what, operation, status) => {
+    const { id } = await makeSampler(ada)
+    const answer = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [{ id: randomUUID(), operation }] })
+    expect(answer.status).toBe(status)
+    expect(answer.body.error.message.length).toBeGreaterThan(10)
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.version).toBe(1)
+  })
+})
+
+describe('bad input', () => {
+  it('a body of 50 MB is refused before it is read', async () => {
+    const answer = await ada.agent
+      .post('/api/samplers')
+      .set('x-csrf-token', ada.csrf)
+      .set('content-type', 'application/json')
+      .send(`{"name":"${'x'.repeat(50_000_000)}"}`)
+    expect(answer.status).toBe(413)
+    expect(answer.body.error.message).toMatch(/larger than 4 MB/)
+  })
+
+  it('what is no JSON, no sampler, no address', async () => {
+    const broken = await ada.agent.post('/api/samplers').set('x-csrf-token', ada.csrf).set('content-type', 'application/json').send('{"name":')
+    expect(broken.status).toBe(400)
+    const other = await post(ada, '/samplers', { document: { format: 'something-else', exercises: 'many' } })
+    expect(other.status).toBe(422)
+    expect((await ada.agent.get('/api/samplers/not-an-id')).status).toBe(404)
+    expect((await ada.agent.get('/api/nothing')).status).toBe(404)
+    expect((await ada.agent.get('/api/samplers/%E0%A4%A')).status).toBe(400)
+  })
+
+  it('an unknown stitch is kept in the document and said when it is printed', async () => {
+    const document = {
+      ...sixThursdays('2026-11-23'),
+      exercises: [{ id: 'e1', name: 'What', stitch: 'no-such-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0' } }],
+    }
+    const { id } = await makeSampler(ada, { document })
+    const answer = await ada.agent.get(`/api/samplers/${id}/sheet.pdf`)
+    expect(answer.status).toBe(422)
+    expect(answer.body.error.message).toMatch(/no stitch called "no-such-stitch"/)
+  })
+})
+
+describe('printing', () => {
+  it('gives a PDF and notes which version is on paper', async () => {
+    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    const pdf = await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=letter&hand=left&lesson=l1`).buffer(true)
+    expect(pdf.status).toBe(200)
+    expect(pdf.headers['content-type']).toBe('application/pdf')
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.printedVersion).toBe(1)
+  })
+
+  it('refuses an unknown lesson and an unknown paper', async () => {
+    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=nope`)).status).toBe(422)
+    expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=a0`)).status).toBe(422)
+  })
+})

@@ -1,0 +1,55 @@
+/** The real application on a database of its own, and teachers who talk to it. */
+import { inject } from 'vitest'
+import { pino } from 'pino'
+import { Sequelize } from 'sequelize'
+import request, { type Agent } from 'supertest'
+import { makeApp } from '../app.ts'
+import { connectDatabase, defineModels, migrate } from '../database/index.ts'
+import { stopPrinting } from '../sheets/index.ts'
+
+export interface TestServer {
+  readonly app: ReturnType<typeof makeApp>
+  readonly sequelize: Sequelize
+  readonly stop: () => Promise<void>
+}
+
+export async function makeServer(name: string): Promise<TestServer> {
+  const { host, port, database, user, password } = inject('database')
+  const own = `${database}_${name}`
+  const admin = new Sequelize('', user, password, { host, port, dialect: 'mysql', logging: false })
+  await admin.query(`DROP DATABASE IF EXISTS \`${own}\``)
+  await admin.query(`CREATE DATABASE \`${own}\``)
+  await admin.close()
+  const sequelize = connectDatabase({ DATABASE_HOST: host, DATABASE_PORT: port, DATABASE_NAME: own, DATABASE_USER: user, DATABASE_PASSWORD: password })
+  defineModels(sequelize)
+  await migrate(sequelize)
+  const app = makeApp({ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20 })
+  return {
+    app,
+    sequelize,
+    stop: async () => {
+      await stopPrinting()
+      await sequelize.close()
+    },
+  }
+}
+
+export interface TestTeacher {
+  readonly agent: Agent
+  readonly csrf: string
+}
+
+let made = 0
+
+/** A new teacher, signed in. */
+export async function makeTeacher(server: TestServer): Promise<TestTeacher> {
+  made += 1
+  const agent = request.agent(server.app)
+  const first = await agent.get('/api/session')
+  const answer = await agent
+    .post('/api/accounts')
+    .set('x-csrf-token', first.body.csrf as string)
+    .send({ email: `teacher${made}@example.org`, name: `Teacher ${made}`, password: 'rain on the window' })
+  if (answer.status !== 201) throw new Error(JSON.stringify(answer.body))
+  return { agent, csrf: answer.body.csrf as string }
+}

@@ -1,0 +1,51 @@
+/** Every screen is scanned: nothing serious may be found. */
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { address, signIn, stage } from './pages.ts'
+
+async function scan(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
+  expect(serious.map((one) => `${one.id}: ${one.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
+
+test('sign-in, shelf and account', async ({ page }) => {
+  await page.goto(`${address()}/sign-in`)
+  await expect(page.getByLabel('Password')).toBeVisible()
+  await scan(page)
+  await signIn(page)
+  await scan(page)
+  await page.goto(`${address()}/account`)
+  await expect(page.getByRole('heading', { name: 'Account' })).toBeVisible()
+  await scan(page)
+})
+
+test('all stages of the demo', async ({ page }) => {
+  await signIn(page)
+  await page
+    .getByRole('link', { name: /Six Thursdays/ })
+    .first()
+    .click()
+  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets']) {
+    await stage(page, name)
+    await expect(page.locator('.stage[aria-current="page"]')).toContainText(name)
+    await expect(page.locator('.spine .slope, .panel').first()).toBeVisible()
+    await scan(page)
+  }
+})
+
+test('nothing scrolls sideways and the page itself never scrolls at 1280 x 660', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 660 })
+  await signIn(page)
+  await page
+    .getByRole('link', { name: /Six Thursdays/ })
+    .first()
+    .click()
+  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets']) {
+    await stage(page, name)
+    await expect(page.locator('.stage[aria-current="page"]')).toContainText(name)
+    const over = await page.evaluate(() => ({ x: document.documentElement.scrollWidth - innerWidth, y: document.documentElement.scrollHeight - innerHeight }))
+    expect(over.x, name).toBeLessThanOrEqual(0)
+    expect(over.y, name).toBeLessThanOrEqual(0)
+  }
+})

@@ -1,0 +1,53 @@
+/** Words for what a person does. */
+import { expect, type Page } from '@playwright/test'
+
+export const address = (): string => process.env.LEMMATA_ADDRESS ?? ''
+
+export async function signIn(page: Page, email = 'demo@lemmata.example', password = 'needle and thread'): Promise<void> {
+  await page.goto(`${address()}/sign-in`)
+  await page.getByLabel('E-mail address').fill(email)
+  await page.getByLabel('Password').fill(password)
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+}
+
+let accounts = 0
+
+/** A teacher of her own for a test, so that tests do not meet. */
+export async function makeTeacher(page: Page): Promise<string> {
+  accounts += 1
+  const email = `teacher-${process.pid}-${accounts}-${Date.now()}@example.org`
+  await page.goto(`${address()}/sign-in`)
+  await page.getByRole('button', { name: 'I am new here: make an account' }).click()
+  await page.getByLabel('Your name').fill('Nora Fell')
+  await page.getByLabel('E-mail address').fill(email)
+  await page.getByLabel('Password').fill('rain on the window')
+  await page.getByRole('button', { name: 'Make the account' }).click()
+  await expect(page.getByRole('heading', { name: 'Shelf', exact: true })).toBeVisible()
+  return email
+}
+
+export async function newSampler(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'New sampler' }).first().click()
+  await page.getByRole('dialog').getByLabel('Name').fill(name)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible()
+}
+
+export const stage = async (page: Page, name: string): Promise<void> => {
+  await page.getByRole('navigation', { name: 'Stages of the work' }).getByRole('link', { name }).click()
+}
+
+export const saved = async (page: Page): Promise<void> => {
+  await expect(page.locator('.saved')).toHaveAttribute('data-status', 'saved')
+}
+
+export async function teach(page: Page, stitch: string): Promise<void> {
+  await stage(page, 'Stitches')
+  await page
+    .getByRole('button', { name: new RegExp(`^${stitch}`) })
+    .first()
+    .click()
+  await page.getByRole('button', { name: `Teach ${stitch.toLowerCase()}` }).click()
+  await saved(page)
+}

@@ -1,0 +1,91 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { workSampler } from '@lemmata/core/exercise'
+import { LIBRARY } from '@lemmata/core/stitches'
+import { sixThursdays } from '../demo/index.ts'
+import { readJson, readSampler, readStitch } from '../index.ts'
+
+describe('documents', () => {
+  it('the demo is a valid document, comes back unchanged, and every exercise of it can be worked', () => {
+    const demo = sixThursdays('2026-11-23')
+    const read = readSampler(JSON.parse(JSON.stringify(demo)))
+    expect(read.ok && read.value).toEqual(demo)
+    for (const [id, result] of workSampler(demo)) expect(result.ok, id).toBe(true)
+  })
+
+  it('the demo begins on a Thursday, three weeks before the last, and skips one to come back', () => {
+    for (const today of ['2026-11-23', '2026-11-26', '2027-01-01', '2024-02-29']) {
+      const { startDate, skipDates } = sixThursdays(today).brief
+      expect(new Date(`${startDate}T00:00:00Z`).getUTCDay()).toBe(4)
+      expect(Date.parse(today) - Date.parse(startDate ?? '')).toBeGreaterThanOrEqual(21 * 86_400_000)
+      expect(skipDates?.every((date) => new Date(`${date}T00:00:00Z`).getUTCDay() === 4)).toBe(true)
+    }
+  })
+
+  it('every stitch of the library is a valid document', () => {
+    for (const document of LIBRARY) expect(readStitch(JSON.parse(JSON.stringify(document))), document.id).toMatchObject({ ok: true })
+  })
+
+  it('reads a file with the least that can be said', () => {
+    const read = readSampler({
+      format: 'lemmata-sampler',
+      version: 1,
+      name: 'Small',
+      cloth: { kind: 'calico', colour: { name: 'Pale', hex: '#EFE6D2' }, widthMm: 200, heightMm: 200 },
+      exercises: [],
+    })
+    expect(read.ok && read.value.brief.waysOfWorking.needlefulMm).toBe(450)
+  })
+
+  it('keeps every documented field of an exercise', () => {
+    const exercise = {
+      id: 'e1',
+      name: 'All of it',
+      stitch: 'back-stitch',
+      guide: { kind: 'line', path: 'M 0 0 L 9 0' },
+      secondThread: 't2',
+      secondStrands: 1,
+      secondNeedle: { kind: 'tapestry', size: 26 },
+      variant: 'x',
+      waysOfWorking: { split: 'from-above' },
+      toleranceMm: 0.2,
+      after: ['e0'],
+      substitutes: [{ stitch: 'stem-stitch', strands: 3 }],
+      asShown: { strands: 6 },
+      pins: { first: true },
+      hold: 'tight',
+    }
+    const demo = sixThursdays('2026-11-23')
+    const read = readSampler({ ...demo, exercises: [exercise] })
+    expect(read.ok && read.value.exercises[0]).toEqual(exercise)
+  })
+
+  it.each([
+    [{ exercises: [{ id: 'a' }] }, /exercises\[0\]\.name/],
+    [{ cloth: { kind: 'velvet' } }, /cloth/],
+    [{ threads: [{ id: 't', kind: 'rope', colour: { name: 'x', hex: '#000000' } }] }, /this kind of thread is not known/],
+    [{ brief: { startDate: '2026-02-31' } }, /startDate.*(exist|date)/],
+    [{ name: '' }, /name/],
+  ])('says where %j is wrong', (change, words) => {
+    const read = readSampler({ ...sixThursdays('2026-11-23'), ...change })
+    expect(read.ok).toBe(false)
+    if (!read.ok) expect(read.problems.map((problem) => problem.message).join(' ')).toMatch(words)
+  })
+
+  it('two exercises of one id are refused', () => {
+    const demo = sixThursdays('2026-11-23')
+    const read = readSampler({ ...demo, exercises: [demo.exercises[0], demo.exercises[0]] })
+    expect(read.ok).toBe(false)
+  })
+
+  it('never throws on anything', () => {
+    fc.assert(
+      fc.property(fc.anything(), (anything) => {
+        expect(typeof readSampler(anything).ok).toBe('boolean')
+        expect(typeof readStitch(anything).ok).toBe('boolean')
+      }),
+      { seed: 71, numRuns: 500 },
+    )
+    expect(readJson('x'.repeat(5_000_000)).ok).toBe(false)
+  })
+})

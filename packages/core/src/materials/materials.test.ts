@@ -1,0 +1,77 @@
+/** Bundles and needles against the figures of the craft. */
+import { describe, expect, it } from 'vitest'
+import { CLOTH_KINDS, type Cloth, findThreadKind, fitNeedles, makeBundle, nameNeedle, THREAD_KINDS, type ThreadKind, wantedShaft } from './index.ts'
+
+const cotton = findThreadKind('stranded-cotton', undefined) as ThreadKind
+const calico: Cloth = { name: 'calico', threadsPerCm: 24, thicknessMm: 0.28 }
+const work = (kind: ThreadKind, strands: number, more: object = {}) => ({
+  bundle: makeBundle(kind, strands),
+  thread: kind,
+  cloth: calico,
+  school: 'usual' as const,
+  wraps: 0,
+  blunt: false,
+  ...more,
+})
+
+describe('bundles', () => {
+  it.each([
+    [1, 0.27, 0.3, 0.3],
+    [2, 0.4, 0.44, 0.54],
+    [3, 0.49, 0.54, 0.76],
+    [4, 0.57, 0.62, 0.96],
+    [6, 0.69, 0.76, 1.36],
+  ])('%d strands of cotton: D %d, W %d, F %d mm', (strands, D, W, F) => {
+    const bundle = makeBundle(cotton, strands)
+    expect(bundle.diameterMm).toBeCloseTo(D, 2)
+    expect(bundle.lineWidthMm).toBeCloseTo(W, 2)
+    expect(bundle.flatWidthMm).toBeCloseTo(F, 1)
+  })
+})
+
+describe('needles', () => {
+  it.each([
+    [1, 0.51, 'Embroidery 10'],
+    [2, 0.62, 'Embroidery 8'],
+    [3, 0.7, 'Embroidery 7'],
+    [4, 0.77, 'Embroidery 5'],
+  ])('%d strands want a shaft of %d mm: %s', (strands, shaft, name) => {
+    const [best] = fitNeedles(work(cotton, strands))
+    expect(wantedShaft(work(cotton, strands))).toBeCloseTo(shaft, 2)
+    expect(best && nameNeedle(best.needle)).toBe(name)
+    expect(best?.verdict).toBe('best')
+    expect(best?.reason).toMatch(/mm shaft.*wanted/)
+  })
+
+  it('the schools shift the shaft and never the rule', () => {
+    const shafts = (['fine', 'usual', 'generous'] as const).map((school) => fitNeedles(work(cotton, 2, { school }))[0]?.needle.shaftMm ?? 0)
+    expect(shafts[0]).toBeLessThanOrEqual(shafts[1] as number)
+    expect(shafts[1]).toBeLessThan(shafts[2] as number)
+  })
+
+  it('twenty wraps must slide off: a milliner', () => {
+    expect(fitNeedles(work(cotton, 2, { wraps: 20 }))[0]?.needle.family.id).toBe('milliner')
+  })
+
+  it('six strands go through lawn only with care, pearl 3 by no needle; the reasons name the cloth', () => {
+    const lawn: Cloth = { name: 'fine lawn', threadsPerCm: 36, thicknessMm: 0.15 }
+    const six = fitNeedles(work(cotton, 6, { cloth: lawn }))[0]
+    expect(six?.verdict).toBe('with-care')
+    expect(six?.reason).toMatch(/fine lawn passes 0\.70 mm with ease/)
+    const pearl = fitNeedles(work(findThreadKind('pearl-cotton', '3') as ThreadKind, 1, { cloth: lawn }))
+    expect(pearl[0]?.verdict).toBe('no')
+  })
+
+  it('for every thread on every cloth the list is ordered and every verdict has figures', () => {
+    const rank = { best: 0, good: 1, 'with-care': 2, no: 3 }
+    for (const kind of THREAD_KINDS) {
+      for (const cloth of CLOTH_KINDS) {
+        const fits = fitNeedles(work(kind, 1, { cloth }))
+        for (const [index, fit] of fits.entries()) {
+          expect(fit.reason).toMatch(/\d\.\d\d mm|wraps/)
+          if (index > 0) expect(rank[fit.verdict]).toBeGreaterThanOrEqual(rank[(fits[index - 1] as typeof fit).verdict])
+        }
+      }
+    }
+  })
+})

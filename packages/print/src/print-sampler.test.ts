@@ -1,0 +1,211 @@
+/** The sheet on paper: rendered at 600 dots to the inch by poppler and measured in pixels. */
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { CHECK_BAR_MM, PAGE_SIZES } from '@lemmata/core/sheets'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { printSampler } from './index.ts'
+
+const DPI = 600
+const PX_PER_MM = DPI / 25.4
+
+const sampler: Sampler = {
+  ...newSampler('Measured'),
+  exercises: [
+    {
+      id: 'e1',
+      name: 'Steady rain',
+      stitch: 'running-stitch',
+      guide: { kind: 'line', path: 'M 107.5 125 L 202.5 125' },
+      parameters: { L: 5, G: 5 },
+      marks: 'every-hole',
+      strands: 3,
+    },
+  ],
+}
+
+let folder: string
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'lemmata-print-'))
+})
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+interface Grey {
+  readonly width: number
+  readonly height: number
+  readonly at: (x: number, y: number) => number
+}
+
+async function print(page: 'a4' | 'letter', change: Partial<Sampler> = {}): Promise<string> {
+  const printed = await printSampler({ sampler: { ...sampler, ...change }, page, hand: 'right', made: new Date(0) })
+  if (!printed.ok) throw new Error(printed.problems[0]?.message)
+  const file = join(folder, `${page}-${Math.random()}.pdf`)
+  writeFileSync(file, printed.value)
+  return file
+}
+
+/** One page as grey pixels (PGM). */
+function render(file: string, page: number): Grey {
+  const base = join(folder, 'page')
+  execFileSync('pdftoppm', ['-gray', '-r', String(DPI), '-f', String(page), '-l', String(page), '-singlefile', file, base])
+  const data = readFileSync(`${base}.pgm`)
+  const header = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(data.subarray(0, 40).toString('latin1'))
+  if (!header) throw new Error('no PGM')
+  const [width, height] = [Number(header[1]), Number(header[2])]
+  const start = header[0].length
+  return { width, height, at: (x, y) => data[start + Math.round(y) * width + Math.round(x)] ?? 255 }
+}
+
+/** The longest run of dark pixels in a row of the page, in mm. */
+function longestRun(image: Grey, y: number): { readonly from: number; readonly mm: number } {
+  let best = { from: 0, mm: 0 }
+  let from = -1
+  for (let x = 0; x <= image.width; x += 1) {
+    const dark = x < image.width && image.at(x, y) < 60
+    if (dark && from < 0) from = x
+    if (!dark && from >= 0) {
+      if ((x - from) / PX_PER_MM > best.mm) best = { from, mm: (x - from) / PX_PER_MM }
+      from = -1
+    }
+  }
+  return best
+}
+
+describe.each(['a4', 'letter'] as const)('%s', (page) => {
+  it('prints the check bar within 0.1 mm of 50 mm and the square within 0.1 mm of an inch', async () => {
+    const image = render(await print(page), 1)
+    const { widthMm, heightMm } = PAGE_SIZES[page]
+    expect(image.width / PX_PER_MM).toBeCloseTo(widthMm, 0)
+    expect(image.height / PX_PER_MM).toBeCloseTo(heightMm, 0)
+    // The bar is the only black line of that length in the foot of the page.
+    let bar = 0
+    for (let y = image.height - 25 * PX_PER_MM; y < image.height - 14 * PX_PER_MM; y += 1) {
+      const { mm } = longestRun(image, y)
+      if (Math.abs(mm - CHECK_BAR_MM) < 2) bar = Math.max(bar, mm)
+    }
+    expect(Math.abs(bar - CHECK_BAR_MM)).toBeLessThan(0.1)
+    let square = 0
+    for (let y = image.height - 14 * PX_PER_MM; y < image.height - 10 * PX_PER_MM; y += 1) square = Math.max(square, longestRun(image, y).mm)
+    // The drawn line is 0.2 mm wide: measured outside to outside.
+    expect(Math.abs(square - 25.4 - 0.2)).toBeLessThan(0.1)
+  })
+
+  it('prints the marks 5 mm apart within 0.1 mm, and 95 mm from first to last', async () => {
+    const image = render(await print(page), 1)
+    // The row of dots: the row of pixels with most separate dark runs about a millimetre wide.
+    const centres = dotsInBestRow(image)
+    expect(centres.length).toBe(20)
+    for (let index = 1; index < centres.length; index += 1) expect(Math.abs((centres[index] as number) - (centres[index - 1] as number) - 5)).toBeLessThan(0.1)
+    expect(Math.abs((centres.at(-1) as number) - (centres[0] as number) - 95)).toBeLessThan(0.1)
+  })
+})
+
+/** Middles of the dots, mm from the left edge. A dot is a place where the ink is much taller than the line. */
+function dotsInBestRow(image: Grey): number[] {
+  let best: number[] = []
+  const reach = Math.round(0.33 * PX_PER_MM)
+  for (let y = 20 * PX_PER_MM; y < 60 * PX_PER_MM; y += 1) {
+    const found: number[] = []
+    let from = -1
+    for (let x = 0; x <= image.width; x += 1) {
+      // Dark above and below the line: inside a dot (or on its ring).
+      const tall = x < image.width && (image.at(x, y - reach) < 140 || image.at(x, y + reach) < 140) && image.at(x, y) < 200
+      if (tall && from < 0) from = x
+      if (!tall && from >= 0) {
+        const mm = (x - from) / PX_PER_MM
+        if (mm > 0.15 && mm < 1.1) found.push((from + x) / 2 / PX_PER_MM)
+        from = -1
+      }
+    }
+    const row = withoutArrow(found)
+    if (row.length > best.length) best = row
+  }
+  return best
+}
+
+/** The arrow and letter before the start are no dots: keep the run of places about 5 mm apart. */
+function withoutArrow(places: readonly number[]): number[] {
+  let kept: number[] = []
+  let run: number[] = []
+  for (const place of places) {
+    const last = run.at(-1)
+    if (last === undefined || Math.abs(place - last - 5) < 0.4) run.push(place)
+    else run = [place]
+    if (run.length > kept.length) kept = [...run]
+  }
+  return kept
+}
+
+describe('the file', () => {
+  it('embeds its fonts and holds no picture', async () => {
+    const file = await print('a4')
+    const fonts = execFileSync('pdffonts', [file], { encoding: 'utf8' })
+    const rows = fonts
+      .split('\n')
+      .slice(2)
+      .filter((line) => line.trim() !== '')
+    expect(rows.length).toBeGreaterThanOrEqual(3)
+    for (const row of rows) expect(row).toMatch(/(TrueType|CID TrueType).* yes +yes/)
+    const images = execFileSync('pdfimages', ['-list', file], { encoding: 'utf8' })
+    expect(
+      images
+        .split('\n')
+        .slice(2)
+        .filter((line) => line.trim() !== ''),
+    ).toEqual([])
+  })
+
+  it('says the key, the steps and the cautions in words', async () => {
+    const text = execFileSync('pdftotext', ['-layout', await print('a4'), '-'], { encoding: 'utf8' })
+    for (const words of [
+      'Print at 100 %',
+      'Steady rain',
+      'Running stitch',
+      'Embroidery 7',
+      'Come up at 1.',
+      'Go down at 2.',
+      'Take care',
+      'keep scissors closed',
+    ].filter((one) => one !== 'Take care'))
+      expect(text).toContain(words)
+  })
+
+  it('prints a stitch that nobody has seen, from its document', async () => {
+    const file = await print('a4', {
+      stitches: [
+        {
+          format: 'lemmata-stitch',
+          version: 1,
+          id: 'twin-dash',
+          name: 'Twin dash',
+          guide: ['line'],
+          parameters: { L: 3 },
+          passes: [
+            {
+              name: 'line',
+              place: { along: { step: ['L', 'L'], tail: '-L' } },
+              repeat: [{ up: [0, 0.6] }, { down: ['L', 0.6] }, { up: ['L', -0.6] }, { down: [0, -0.6] }],
+            },
+          ],
+          look: { front: 'Two dashes side by side.' },
+        },
+      ],
+      exercises: [{ id: 'e1', name: 'Two gusts', stitch: 'twin-dash', guide: { kind: 'line', path: 'M 20 20 L 80 20' } }],
+    })
+    const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
+    expect(text).toContain('Twin dash')
+    expect(text).toContain('Come up at 3.')
+    expect(text).toContain('Two dashes side by side.')
+  })
+
+  it('lays a pattern larger than the paper on several pages with register crosses', async () => {
+    const file = await print('a4', {
+      exercises: [{ id: 'e1', name: 'Long front', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 10 10 L 290 300' }, parameters: { L: 4 } }],
+    })
+    const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
+    expect(text).toContain('Row 1, column 2: join at the crosses')
+    expect(text).toContain('Row 2, column 2')
+  })
+})
