@@ -14,8 +14,14 @@ export const longText = z.string().max(4000)
 export const isoDate = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'write a date as 2027-01-14')
-  .refine((text) => !Number.isNaN(Date.parse(`${text}T00:00:00Z`)), 'this day does not exist')
+  .refine((text) => isDay(text), 'this day does not exist')
 export const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'write a colour as #4B6D8F')
 export const pair = z.tuple([coordinateMm, coordinateMm])
 export const pathData = z.string().min(1).max(100_000, 'this path is longer than 100 000 characters; simplify it in the program that drew it')
 export const colour = z.object({ name: shortText, hex })
+
+/** Some readers roll 31 February over to March: the day must come back as it was given. */
+function isDay(text: string): boolean {
+  const at = new Date(`${text}T00:00:00Z`)
+  return !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 10) === text
+}

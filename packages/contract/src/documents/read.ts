@@ -59,10 +59,27 @@ function around(given: { exercise: unknown; cloth?: unknown; threads?: unknown; 
 }
 
 export function problemsOf(zodError: z.ZodError): Problem[] {
-  return zodError.issues.map((issue) => {
-    const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part))
-    return error('document.wrong', path, `${pathInWords(path)}: ${sentence(issue.message)}`)
-  })
+  return zodError.issues
+    .flatMap((issue) => innermost(issue))
+    .map((issue) => {
+      const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part))
+      return error('document.wrong', path, `${pathInWords(path)}: ${sentence(issue.message)}`)
+    })
+}
+
+interface Issue {
+  readonly path: readonly PropertyKey[]
+  readonly message: string
+}
+
+/** Of several readings that all failed, the one that came furthest says what is wrong. */
+function innermost(issue: z.core.$ZodIssue): readonly Issue[] {
+  if (issue.code !== 'invalid_union' || issue.errors.length === 0) return [issue]
+  const readings = issue.errors.map((reading) => reading.flatMap((one) => innermost(one)))
+  const depth = (reading: readonly Issue[]): number => Math.max(0, ...reading.map((one) => one.path.length))
+  const best = readings.reduce((furthest, reading) => (depth(reading) > depth(furthest) ? reading : furthest))
+  if (depth(best) === 0) return [issue]
+  return best.map((one) => ({ message: one.message, path: [...issue.path, ...one.path] }))
 }
 
 export function pathInWords(path: readonly (string | number)[]): string {

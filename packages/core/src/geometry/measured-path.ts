@@ -119,6 +119,21 @@ export function nearestPlace(path: MeasuredPath, to: Point, from = 0, until = pa
   return best as Nearest
 }
 
+/** The same path with points at least `spacing` mm apart, each where it was; ends and corners are kept. */
+export function thinPath(path: MeasuredPath, spacing: number): MeasuredPath {
+  const corners = new Set(path.corners)
+  const points: Point[] = []
+  const starts: number[] = []
+  for (const [index, at] of path.points.entries()) {
+    const start = path.starts[index] as number
+    const last = starts.at(-1)
+    if (last !== undefined && start - last < spacing && index < path.points.length - 1 && !corners.has(start)) continue
+    points.push(at)
+    starts.push(start)
+  }
+  return { points, starts, length: path.length, closed: path.closed, corners: path.corners }
+}
+
 /** The same places travelled from the other end. */
 export function reversePath(path: MeasuredPath): MeasuredPath {
   const points = [...path.points].reverse()

@@ -15,6 +15,7 @@ const FOOT_MM = 31
 /** The check bar. */
 export const CHECK_BAR_MM = 50
 export const CHECK_SQUARE_MM = 25.4
+const TICK_MM = 0.2
 
 export function contentArea(size: PageSize): Area {
   const { widthMm, heightMm } = PAGE_SIZES[size]
@@ -58,21 +59,24 @@ function checks(left: number, bottom: number, right: number, hand: 'right' | 'le
   const barLeft = left + square + 8
   const barY = bottom - 8
   const ticks = Array.from({ length: 11 }, (_, index) => {
-    const x = barLeft + (index * CHECK_BAR_MM) / 10
+    // The outermost ticks stand inside the bar, so that it measures 50 mm from outside to outside.
+    const inside = index === 0 ? TICK_MM / 2 : index === 10 ? -TICK_MM / 2 : 0
+    const x = barLeft + (index * CHECK_BAR_MM) / 10 + inside
     const tall = index % 2 === 0 ? 2.4 : 1.4
     return [
       { x, y: barY - tall },
       { x, y: barY },
     ]
   })
+  const half = TICK_MM / 2
   const corners = [
-    { x: left, y: top },
-    { x: left + square, y: top },
-    { x: left + square, y: bottom },
-    { x: left, y: bottom },
+    { x: left + half, y: top + half },
+    { x: left + square - half, y: top + half },
+    { x: left + square - half, y: bottom - half },
+    { x: left + half, y: bottom - half },
   ]
   return [
-    { kind: 'stroke', paths: [corners], widthMm: 0.2, colour: INK, closed: true },
+    { kind: 'stroke', paths: [corners], widthMm: TICK_MM, colour: INK, closed: true },
     words('1 inch', { x: left + square / 2, y: top + square / 2 + 1.2 }, 3.2, 'text', INK, 'middle'),
     {
       kind: 'stroke',
@@ -85,7 +89,7 @@ function checks(left: number, bottom: number, right: number, hand: 'right' | 'le
       widthMm: 0.4,
       colour: '#000000',
     },
-    { kind: 'stroke', paths: ticks, widthMm: 0.2, colour: INK },
+    { kind: 'stroke', paths: ticks, widthMm: TICK_MM, colour: INK },
     words('50 mm', { x: barLeft + CHECK_BAR_MM / 2, y: barY + 4.4 }, 3.2, 'text', INK, 'middle'),
     words('Print at 100 % (actual size), then lay a ruler on the bar or the square.', { x: barLeft, y: top + 4 }, 3.4, 'text-bold'),
     words('If neither is right, the marks are not either: print again without “fit to page”.', { x: barLeft, y: top + 8.6 }, 3.2, 'text', WALNUT),

@@ -4,7 +4,7 @@
  * width of a chain, the slant of a stem) is not a fault and is taken off first.
  */
 import { type Result, success } from '../base/index.ts'
-import { measurePath, type MeasuredPath, nearestPlace, type Point } from '../geometry/index.ts'
+import { measurePath, type MeasuredPath, nearestPlace, type Point, thinPath } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { Segment, WorkedStitch } from './types.ts'
 import { type StitchWork, workStitch } from './work-stitch.ts'
@@ -31,7 +31,8 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   if (!first.ok) return first
   const plain = { worked: first.value, atLeast: [], deviationMm: 0, tooTight: false }
   if (work.guide.kind !== 'line' || isStraight(work.guide.path)) return success(plain)
-  const path = work.guide.path
+  // Half a millimetre of chord leaves a bend of 5 mm radius by 0.006 mm: enough to judge by.
+  const path = thinPath(work.guide.path, 0.5)
   const band = straightBand(work, first.value)
   const mostAdvances = shortestGood(work, first.value)
   let worked = first.value
@@ -109,7 +110,7 @@ export function measureDeviations(path: MeasuredPath, worked: WorkedStitch, band
   const ends: number[] = []
   for (const leg of worked.fitted.legs) ends.push((ends.at(-1) ?? 0) + leg.lengthMm)
   const deviations = worked.fitted.legs.map(() => 0)
-  const window = 3 * worked.fitted.askedMm + 5
+  const window = 1.5 * worked.fitted.askedMm + 3
   let guess = 0
   for (const segment of worked.segments) {
     if (segment.side !== 'front') continue
@@ -133,13 +134,14 @@ function nearestNear(path: MeasuredPath, at: Point, guess: number, window: numbe
   return other.distance < near.distance ? other : near
 }
 
-/** Way-points and the middles between them: a straight stitch leaves a curve most at its middle. */
+/** Way-points and places between them: a straight stitch leaves a curve most at its middle. */
 function* samples(segment: Segment): Generator<Point> {
   const { points } = segment
+  const shares = points.length > 4 ? [0] : [0, 0.25, 0.5, 0.75]
   for (let index = 0; index + 1 < points.length; index += 1) {
     const a = points[index] as Point
     const b = points[index + 1] as Point
-    for (const share of [0, 0.25, 0.5, 0.75]) yield { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
+    for (const share of shares) yield { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
   }
   yield points[points.length - 1] as Point
 }

@@ -1,0 +1,78 @@
+/**
+ * `npm run bench`: working a 40-exercise sampler of about 20 000 stitches, and one edit of it. Yardstick in the
+ * same run: writing the same coordinates in a bare loop. Figures are medians of several rounds; quote the
+ * ratios, not the milliseconds.
+ */
+import { rememberWork, workExercise, workSampler } from '@lemmata/core/exercise'
+import { drawSampler, writeSvg } from '@lemmata/core/drawing'
+import { surroundingsOf } from '@lemmata/core/assign'
+import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { largeSampler } from './large-sampler.ts'
+
+const ROUNDS = 7
+
+function median(measure: () => number): number {
+  const times = Array.from({ length: ROUNDS }, measure).sort((a, b) => a - b)
+  return times[Math.floor(ROUNDS / 2)] as number
+}
+
+function time(what: () => unknown): number {
+  const start = performance.now()
+  what()
+  return performance.now() - start
+}
+
+const sampler = largeSampler()
+const worked = [...workSampler(sampler).values()].flatMap((result) => (result.ok ? [result.value] : []))
+const stitches = worked.reduce((total, one) => total + one.worked.fitted.count, 0)
+const points = worked.reduce((total, one) => total + one.worked.segments.reduce((sum, segment) => sum + segment.points.length, 0), 0)
+
+/** The least that any program would do: make as many points with three coordinates, in lists of the same lengths. */
+function bareLoop(): unknown {
+  const lists: { x: number; y: number; z: number }[][] = []
+  for (const one of worked) {
+    for (const segment of one.worked.segments) {
+      const list: { x: number; y: number; z: number }[] = []
+      for (let index = 0; index < segment.points.length; index += 1) list.push({ x: index * 0.1, y: index * 0.2, z: 0 })
+      lists.push(list)
+    }
+  }
+  return lists
+}
+
+bareLoop()
+const yardstick = median(() => time(bareLoop))
+const whole = median(() => time(() => workSampler(sampler)))
+const remember = rememberWork()
+workSampler(sampler, remember)
+let turn = 0
+const edit = median(() => {
+  turn += 1
+  const edited = nudge(sampler, turn)
+  return time(() => workSampler(edited, remember))
+})
+const one = sampler.exercises[2] as Exercise
+const drag = median(() => time(() => workExercise({ ...one }, surroundingsOf(sampler))))
+const draw = median(() => time(() => drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'edged' })))
+const svg = median(() => time(() => writeSvg(drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'body' }))))
+
+process.stdout.write(`${sampler.exercises.length} exercises, ${stitches} stitches, ${points} points\n\n`)
+row('bare loop (yardstick)', yardstick)
+row('work the whole sampler', whole)
+row('one edit of it', edit)
+row('work one curved exercise (a drag)', drag)
+row('draw it, edges and light', draw)
+row('draw it and write SVG', svg)
+
+function row(name: string, ms: number): void {
+  process.stdout.write(`${name.padEnd(36)} ${ms.toFixed(2).padStart(9)} ms   ${(ms / yardstick).toFixed(2).padStart(8)} x yardstick\n`)
+}
+
+function nudge(before: Sampler, by: number): Sampler {
+  return {
+    ...before,
+    exercises: before.exercises.map((exercise, index) =>
+      index === 1 ? { ...exercise, parameters: { ...exercise.parameters, L: 2.5 + by / 1000 } } : exercise,
+    ),
+  }
+}

@@ -1,0 +1,92 @@
+/**
+ * `npm run fit-seconds`: fits the seconds of each motion to what teachers reckon for a stitch, and shows what
+ * is left over. Each stitch is worked by the core and its motions counted; the weights are the non-negative
+ * least squares of the relative errors, held towards a first guess where the stitches say nothing.
+ */
+import { surroundingsOf } from '@lemmata/core/assign'
+import { workExercise } from '@lemmata/core/exercise'
+import { SECONDS } from '@lemmata/core/measure'
+import { newSampler, type Guide, type Level } from '@lemmata/core/sampler'
+import type { Motion } from '@lemmata/core/work'
+
+const LEVELS: readonly Level[] = ['beginner', 'improver', 'experienced']
+const straight: Guide = { kind: 'line', path: 'M 0 0 L 120 0' }
+
+/** Seconds a stitch, for the three levels: estimates of teachers, +-30 %. */
+const RECKONED: readonly { stitch: string; guide: Guide; parameters: Record<string, number>; seconds: readonly [number, number, number] }[] = [
+  { stitch: 'running-stitch', guide: straight, parameters: { L: 3, G: 1.5 }, seconds: [5, 3, 1.6] },
+  { stitch: 'back-stitch', guide: straight, parameters: { L: 2.5 }, seconds: [10, 6, 3.5] },
+  { stitch: 'split-stitch', guide: straight, parameters: { L: 3.5, f: 0.4 }, seconds: [14, 9, 6] },
+  { stitch: 'stem-stitch', guide: straight, parameters: { L: 4 }, seconds: [12, 7, 4] },
+  { stitch: 'chain-stitch', guide: straight, parameters: { L: 3 }, seconds: [15, 9, 5] },
+  { stitch: 'french-knot', guide: { kind: 'spot', at: [0, 0] }, parameters: { wraps: 2 }, seconds: [40, 18, 9] },
+  { stitch: 'satin-stitch', guide: { kind: 'shape', path: 'M 0 0 L 20 0 L 20 6 L 0 6 Z' }, parameters: { P: 0.48 }, seconds: [13.9, 8.9, 6] },
+]
+
+const MOTIONS: readonly Motion[] = ['up', 'down', 'shared-hole', 'turn-back', 'split', 'leave-loop', 'catch-loop', 'cross-loop', 'keep-side', 'wrap', 'edge']
+const FIRST_GUESS: Readonly<Record<Motion, number>> = {
+  up: 2.5,
+  down: 2.5,
+  'shared-hole': 2,
+  'turn-back': 2,
+  split: 5,
+  'leave-loop': 2,
+  'catch-loop': 3,
+  'cross-loop': 6,
+  'keep-side': 2,
+  wrap: 15,
+  edge: 2,
+}
+/** How strongly a guess is held: one per cent of a stitch's own weight. */
+const HOLD = 0.01
+
+const around = surroundingsOf(newSampler('Fit'))
+const rows = RECKONED.map(({ stitch, guide, parameters, seconds }) => {
+  const result = workExercise({ id: stitch, name: stitch, stitch, guide, parameters, strands: 2 }, around)
+  if (!result.ok) throw new Error(result.problems[0]?.message)
+  const { motions, fitted } = result.value.worked
+  return { stitch, seconds, counts: MOTIONS.map((motion) => (motions[motion] ?? 0) / fitted.count) }
+})
+
+const fitted: Record<string, Record<string, number>> = {}
+for (const [level, name] of LEVELS.entries()) {
+  // Guesses are for beginners; the others are as much quicker as their running stitch.
+  const share = (rows[1]?.seconds[level] ?? 1) / (rows[1]?.seconds[0] ?? 1)
+  const weights = fit(
+    rows.map((row) => row.counts),
+    rows.map((row) => row.seconds[level] as number),
+    MOTIONS.map((motion) => FIRST_GUESS[motion] * share),
+  )
+  fitted[name] = Object.fromEntries(MOTIONS.map((motion, index) => [motion, Math.round((weights[index] as number) * 100) / 100]))
+  process.stdout.write(`\n${name}\n`)
+  for (const row of rows) {
+    const model = row.counts.reduce((total, count, index) => total + count * (weights[index] as number), 0)
+    const wanted = row.seconds[level] as number
+    process.stdout.write(
+      `  ${row.stitch.padEnd(16)} reckoned ${wanted.toFixed(1).padStart(5)} s   model ${model.toFixed(1).padStart(5)} s   ${(((model - wanted) / wanted) * 100).toFixed(0).padStart(4)} %\n`,
+    )
+  }
+}
+process.stdout.write(`\nThe table for packages/core/src/measure/minutes.ts:\n${JSON.stringify(fitted, null, 2)}\n`)
+const same = LEVELS.every((level) => MOTIONS.every((motion) => Math.abs(SECONDS[level][motion] - (fitted[level]?.[motion] ?? Number.NaN)) < 0.011))
+process.stdout.write(same ? '\nThe table in the code is this one.\n' : '\nThe table in the code differs: put this one in.\n')
+
+/** Non-negative least squares of relative errors by coordinate descent, with a pull to the guess. */
+function fit(counts: readonly (readonly number[])[], wanted: readonly number[], guess: readonly number[]): number[] {
+  const weights = [...guess]
+  for (let round = 0; round < 20_000; round += 1) {
+    for (let index = 0; index < weights.length; index += 1) {
+      let top = HOLD / (guess[index] as number)
+      let bottom = HOLD / (guess[index] as number) ** 2
+      for (const [row, count] of counts.entries()) {
+        const target = wanted[row] as number
+        const mine = (count[index] as number) / target
+        const others = count.reduce((total, one, other) => (other === index ? total : total + (one * (weights[other] as number)) / target), 0)
+        top += mine * (1 - others)
+        bottom += mine * mine
+      }
+      weights[index] = Math.max(0, top / bottom)
+    }
+  }
+  return weights
+}
