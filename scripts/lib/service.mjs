@@ -36,7 +36,8 @@ export async function startService(root, { folder = join(root, '.data'), port, e
       server.once('message', resolve)
       server.once('exit', (code) => reject(new InTheWay(`The server stopped while starting (code ${code}). What it said stands above.`)))
     })
-    writeFileSync(join(folder, 'port'), String(ready.port))
+    // A port asked for this once is not kept for the next start.
+    if (port === undefined) writeFileSync(join(folder, 'port'), String(ready.port))
     let stopping = false
     const stop = async () => {
       if (stopping) return

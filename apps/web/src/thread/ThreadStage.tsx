@@ -123,7 +123,8 @@ function Row({
             <span style={{ display: 'flex', gap: 6, alignItems: 'center' }}>
               <Select
                 aria-label={`Needle of ${exercise.name}`}
-                style={{ width: 150 }}
+                style={{ width: 160 }}
+                labelRender={() => nameNeedle(assigned.needle.value)}
                 value={`${assigned.needle.value.family.id} ${assigned.needle.value.size}`}
                 options={NEEDLE_FAMILIES.map((family) => ({
                   label: family.also === '' ? family.name : `${family.name} (${family.also})`,

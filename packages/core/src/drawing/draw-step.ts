@@ -96,6 +96,7 @@ function guideItems({ guide, hand }: Demonstration, place: (at: Point) => Point)
 function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
   const seen = new Set<number>()
+  const rows = numberRows(demonstration, numberMm, place)
   for (const [index, hole] of demonstration.holes.entries()) {
     if (seen.has(hole.number)) continue
     seen.add(hole.number)
@@ -110,8 +111,7 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
     items.push({ kind: 'disc', at, radiusMm: current ? numberMm * 0.2 : numberMm * 0.13, fill: '#3a2d1e' })
     items.push({
       kind: 'words',
-      // A little towards the side that the needle does not take.
-      at: { x: at.x - numberMm * 0.32, y: at.y + (above ? -numberMm * 0.62 : numberMm * 1.3) },
+      at: { x: at.x - numberMm * 0.25, y: above ? rows.above(at.y) : rows.below(at.y) },
       text: String(hole.number),
       sizeMm: size,
       face: current ? 'text-bold' : 'text',
@@ -120,6 +120,18 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
     })
   }
   return items
+}
+
+/** Numbers stand clear of the thread: on a line above and below its band, elsewhere beside their hole. */
+function numberRows({ guide, segments, holes }: Demonstration, numberMm: number, place: (at: Point) => Point) {
+  const size = Math.max(0, ...segments.map((segment) => segment.sizeMm / 2))
+  if (guide.kind !== 'line') {
+    const out = Math.abs(place({ x: 0, y: size }).y - place({ x: 0, y: 0 }).y)
+    return { above: (y: number): number => y - out - numberMm * 0.5, below: (y: number): number => y + out + numberMm * 1.15 }
+  }
+  const ys = [...segments.filter((segment) => segment.side === 'front').flatMap((segment) => segment.points), ...holes].map((at) => place(at).y)
+  const [top, bottom] = [Math.min(...ys) - numberMm * 0.55, Math.max(...ys) + numberMm * 1.2]
+  return { above: (): number => top, below: (): number => bottom }
 }
 
 /**

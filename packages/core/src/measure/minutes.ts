@@ -1,6 +1,6 @@
 /**
  * Minutes of an exercise. Seconds come from the motions that were counted while working it; the weights were
- * fitted by scripts/fit-seconds.ts to the usual seconds per stitch of teachers' reckoning (estimates, +-30 %;
+ * fitted by bench/fit-seconds.ts to the usual seconds per stitch of teachers' reckoning (estimates, +-30 %;
  * the ratios between stitches are steadier than the values).
  *
  * minutes = (sum of motions x seconds) x (1 + 3 r) + needlefuls x fixed + setting out, where r is the share of
@@ -11,7 +11,7 @@ import type { Motion, MotionCounts } from '../work/index.ts'
 
 export type SecondsTable = Readonly<Record<Motion, number>>
 
-/** Seconds for one of each motion. Written by scripts/fit-seconds.ts; see there for the residuals. */
+/** Seconds for one of each motion. Written by bench/fit-seconds.ts; see there for the residuals. */
 export const SECONDS: Readonly<Record<Level, SecondsTable>> = {
   beginner: {
     up: 2.54,
