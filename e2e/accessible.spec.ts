@@ -21,6 +21,8 @@ test('sign-in, shelf and account', async ({ page }) => {
 })
 
 test('all stages of the demo', async ({ page }) => {
+  // Six thorough scans, on machines that may be busy.
+  test.slow()
   await signIn(page)
   await page
     .getByRole('link', { name: /Six Thursdays/ })

@@ -11,7 +11,6 @@ import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { problemsOf, readSampler, readStitch, sheetRequest } from '@lemmata/contract'
-import { printSampler } from '@lemmata/print'
 
 export interface Answer {
   readonly output: unknown
@@ -160,6 +159,8 @@ async function sheet(given: unknown, options: Readonly<Record<string, string>>):
   const wanted = sheetRequest.safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', [], 'Say where the PDF goes: --out sheet.pdf'))
+  // Loaded when needed: the other commands start in half the time without it.
+  const { printSampler } = await import('@lemmata/print')
   const printed = await printSampler({ sampler: sampler.value, ...wanted.data, made: new Date() })
   return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
 }

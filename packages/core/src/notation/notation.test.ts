@@ -88,7 +88,7 @@ describe('parameters', () => {
     [{ L: 'Q*2' }, /nothing called "Q"/],
     [{ L: '1/0' }, /divides by zero/],
   ])('%j is refused in words', (parameters, words) => {
-    const found = resolveParameters(stitch(parameters as StitchDocument['parameters']), materials)
+    const found = resolveParameters(stitch(parameters), materials)
     expect(found.ok).toBe(false)
     if (!found.ok) expect(found.problems[0]?.message).toMatch(words)
   })

@@ -146,7 +146,7 @@ describe('a stitch that nobody has seen', () => {
   })
 
   it('a cycle of two lists alternates', () => {
-    const document = stitch({ parameters: { L: 4, h: 0 } as never, passes: [] })
+    const document = stitch({ parameters: { L: 4, h: 0 }, passes: [] })
     expect(() => work(document, line('M 0 0 L 40 0'))).toThrow(/may not be called "h"/)
     const zigzag = stitch({
       passes: [
