@@ -148,3 +148,48 @@ test('shelf: copy, rename, delete with undo, export and import', async ({ page }
   await page.getByLabel('Sampler file').setInputFiles({ name: 'no.json', mimeType: 'application/json', buffer: Buffer.from('this is no sampler') })
   await expect(page.getByText(/cannot be read as JSON/)).toBeVisible()
 })
+
+test('opens a stitch that nobody has seen, shows its moves, works it on the cloth', async ({ page }) => {
+  await makeTeacher(page)
+  await newSampler(page, 'Invented')
+  await stage(page, 'Stitches')
+  const document = {
+    format: 'lemmata-stitch',
+    version: 1,
+    id: 'gust-stitch',
+    name: 'Gust stitch',
+    guide: ['line'],
+    parameters: { L: { usual: 4, min: 2, max: 8, name: 'Gust' } },
+    passes: [
+      {
+        name: 'line',
+        place: { along: { step: ['L'], tail: 'e' } },
+        start: [{ up: [0, 0] }],
+        repeat: [
+          { down: ['0.15*L', 0.9], loose: true },
+          { up: ['L', 0], round: 'cross' },
+        ],
+        end: [{ down: ['e', 0] }],
+      },
+    ],
+  }
+  await page.getByLabel('Stitch file').setInputFiles({ name: 'gust.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(document)) })
+  await expect(page.getByRole('heading', { name: 'Gust stitch' })).toBeVisible()
+  const sentence = page.getByTestId('step-sentence')
+  for (let step = 0; step < 2; step += 1) await page.getByRole('button', { name: 'Step on' }).click()
+  await expect(sentence).toContainText('Come up at 3, inside the loop, with its ends crossed')
+  await page.getByRole('button', { name: 'Teach gust stitch' }).click()
+  await saved(page)
+  await stage(page, 'Cloth')
+  await expect(page.locator('.spine-row')).toContainText('Gust stitch')
+  await expect(page.getByTestId('fitted-count')).toHaveText('22')
+  await stage(page, 'Stitches')
+  await page
+    .getByLabel('Stitch file')
+    .setInputFiles({
+      name: 'bad.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ ...document, id: 'bad', passes: [{ ...document.passes[0], end: [] }] })),
+    })
+  await expect(page.getByText(/end/)).not.toHaveCount(0)
+})

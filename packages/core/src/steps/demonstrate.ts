@@ -50,7 +50,7 @@ export interface Demonstration {
 }
 
 /** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
-const REPEATS = 3.4
+const FEWEST_ADVANCES = 3.4
 
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
   const guide = request.guide ?? shortGuide(request)
@@ -64,12 +64,16 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
 
 function shortGuide({ document, parameters, materials }: DemonstrationRequest): ReadGuide | null {
   if (document.guide.includes('line')) {
-    // Worked once on any line to learn the advance, then on one that holds a few whole repeats.
+    // Worked once on any line to learn the advance, then on the shortest that shows the stitch returning.
     const tryOut = onLine(60)
     const worked = tryOut && workStitch({ document, guide: tryOut, parameters, materials, leftHand: false })
-    if (!worked || !worked.ok) return tryOut
-    const { askedMm } = worked.value.fitted
-    return onLine(askedMm * REPEATS)
+    if (!worked?.ok) return tryOut
+    for (let advances = FEWEST_ADVANCES; advances < FEWEST_ADVANCES + 4; advances += 1) {
+      const guide = onLine(worked.value.fitted.askedMm * advances)
+      const again = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
+      if (again?.ok && again.value.repeats >= 3) return guide
+    }
+    return tryOut
   }
   if (document.guide.includes('shape')) {
     const practice = document.practice ?? { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
