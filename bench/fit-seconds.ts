@@ -23,7 +23,21 @@ const RECKONED: readonly { stitch: string; guide: Guide; parameters: Record<stri
   { stitch: 'satin-stitch', guide: { kind: 'shape', path: 'M 0 0 L 20 0 L 20 6 L 0 6 Z' }, parameters: { P: 0.48 }, seconds: [13.9, 8.9, 6] },
 ]
 
-const MOTIONS: readonly Motion[] = ['up', 'down', 'shared-hole', 'turn-back', 'split', 'leave-loop', 'catch-loop', 'cross-loop', 'keep-side', 'wrap', 'edge']
+const MOTIONS: readonly Motion[] = [
+  'up',
+  'down',
+  'shared-hole',
+  'turn-back',
+  'split',
+  'leave-loop',
+  'catch-loop',
+  'cross-loop',
+  'keep-side',
+  'wrap',
+  'pass-under',
+  'pass-over',
+  'edge',
+]
 const FIRST_GUESS: Readonly<Record<Motion, number>> = {
   up: 2.5,
   down: 2.5,
@@ -35,6 +49,8 @@ const FIRST_GUESS: Readonly<Record<Motion, number>> = {
   'cross-loop': 6,
   'keep-side': 2,
   wrap: 15,
+  'pass-under': 5,
+  'pass-over': 3,
   edge: 2,
 }
 /** How strongly a guess is held: one per cent of a stitch's own weight. */

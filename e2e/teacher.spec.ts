@@ -184,12 +184,10 @@ test('opens a stitch that nobody has seen, shows its moves, works it on the clot
   await expect(page.locator('.spine-row')).toContainText('Gust stitch')
   await expect(page.getByTestId('fitted-count')).toHaveText('22')
   await stage(page, 'Stitches')
-  await page
-    .getByLabel('Stitch file')
-    .setInputFiles({
-      name: 'bad.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify({ ...document, id: 'bad', passes: [{ ...document.passes[0], end: [] }] })),
-    })
+  await page.getByLabel('Stitch file').setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ ...document, id: 'bad', passes: [{ ...document.passes[0], end: [] }] })),
+  })
   await expect(page.getByText(/end/)).not.toHaveCount(0)
 })

@@ -1,6 +1,6 @@
 /** The hand: a stitch's moves, one after another, front and back, right- or left-handed. Driven by the worked pieces. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { drawStep } from '@lemmata/core/drawing'
+import { drawStep, lookOf } from '@lemmata/core/drawing'
 import { demonstrate, type Hand as HandSide } from '@lemmata/core/steps'
 import { Button, Segmented } from 'antd'
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
@@ -41,8 +41,7 @@ export function Hand({ done, clothHex, leftFirst = false }: { done: WorkedExerci
   const { width } = useSize(front)
   useEffect(() => {
     if (!shown.ok || !step || width === 0) return
-    const { bundle, thread } = done.assigned
-    const look = { colour: thread.value.colour.hex, diameterMm: bundle.diameterMm, lineWidthMm: bundle.lineWidthMm, flatWidthMm: bundle.flatWidthMm }
+    const look = lookOf(done.assigned)
     // Drawn on a card 100 mm wide, whatever the box: numbers and needle keep one proportion.
     const unit = width / 100
     for (const [canvas, heightMm, side] of [

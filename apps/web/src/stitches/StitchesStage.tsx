@@ -3,7 +3,7 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
-import type { StitchDocument } from '@lemmata/core/notation'
+import type { PracticeGuide, StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord, newExercise } from '@lemmata/core/plan'
 import type { Sampler } from '@lemmata/core/sampler'
 import { LIBRARY } from '@lemmata/core/stitches'
@@ -28,9 +28,24 @@ interface Shown {
 /** The whole wall is drawn at this scale, so that widths can be compared. */
 const SWATCH_PX_PER_MM = 7
 
+/** As much of the practice guide as a swatch shows. */
+function shortened(practice: PracticeGuide): PracticeGuide {
+  switch (practice.kind) {
+    case 'line':
+    case 'band':
+      return { ...practice, lengthMm: 40 }
+    case 'spots':
+      return { ...practice, count: Math.max(2, Math.min(practice.count, Math.floor(38 / practice.apartMm))) }
+    case 'square':
+      return { ...practice, repeat: Math.max(1, Math.min(practice.repeat, Math.floor(40 / practice.sideMm))) }
+    default:
+      return practice
+  }
+}
+
 function workSwatch(document: StitchDocument, sampler: Sampler): Result<WorkedExercise> {
   const practice = document.practice ?? practiceFor(document)
-  const short = practice.kind === 'line' ? { ...practice, lengthMm: 40 } : practice.kind === 'spots' ? { ...practice, count: 4 } : practice
+  const short = shortened(practice)
   return workExercise({ id: `try-${document.id}`, name: document.name, stitch: document.id, guide: practiceGuide(short, 40, 20, 60) }, surroundingsOf(sampler))
 }
 

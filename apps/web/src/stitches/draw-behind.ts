@@ -2,7 +2,7 @@
 import { drawThread, moveItems, scaleItems, type DrawingItem, type StepPicture } from '@lemmata/core/drawing'
 
 export function drawBehind({ demonstration, step, look, widthMm, heightMm, detail, cloth }: StepPicture): readonly DrawingItem[] {
-  const made = demonstration.segments.filter((segment) => segment.order <= step.order)
+  const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
   const all = demonstration.segments.flatMap((segment) => segment.points)
   const xs = all.map((at) => at.x)
   const ys = all.map((at) => at.y)

@@ -22,6 +22,15 @@ const pointForm: z.ZodType<PointForm> = z.lazy(() =>
 const label = z.string().regex(/^[A-Za-z]\w{0,19}$/, 'a label is a word of letters and digits')
 const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd']).optional() }
 
+const references = z.array(z.string().min(1).max(40)).min(1).max(8)
+const pass = {
+  from: z.enum(['left', 'right', 'near']).optional(),
+  at: expression.optional(),
+  round: z.literal('inside').optional(),
+  bight: expression.optional(),
+  ...common,
+}
+
 const moves = {
   up: z.strictObject({
     up: pointForm,
@@ -33,6 +42,8 @@ const moves = {
   down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: label.optional(), ...common }),
   by: z.strictObject({ by: pointForm, ...common }),
   wrap: z.strictObject({ wrap: expression, ...common }),
+  under: z.strictObject({ under: references, ...pass }),
+  over: z.strictObject({ over: references, ...pass }),
 }
 
 /** Chosen by its first word, so that a wrong move is told what is wrong with it rather than with all the others. */
@@ -68,13 +79,14 @@ const place = z.union([
       tail: expression.optional(),
       closedTail: expression.optional(),
       cornerTail: expression.optional(),
+      times: expression.optional(),
     }),
   }),
   z.strictObject({ across: z.strictObject({ pitch: expression }) }),
   z.strictObject({ once: z.literal(true) }),
 ])
 
-const pass: z.ZodType<Pass> = z.strictObject({
+const passSchema: z.ZodType<Pass> = z.strictObject({
   name: shortText,
   thread: z.enum(['main', 'second']).optional(),
   lie: z.enum(['round', 'flat']).optional(),
@@ -85,7 +97,7 @@ const pass: z.ZodType<Pass> = z.strictObject({
   close: moveList.optional(),
   afterCorner: moveList.optional(),
 })
-const passes = z.array(pass).min(1).max(8)
+const passes = z.array(passSchema).min(1).max(8)
 
 export const stitchDocument = z.object({
   format: z.literal('lemmata-stitch'),
@@ -95,6 +107,7 @@ export const stitchDocument = z.object({
   also: z.array(shortText).max(12).optional(),
   family: shortText.optional(),
   guide: z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1),
+  base: id.optional(),
   parameters: parameters.optional(),
   corner: z.enum(['through', 'restart']).optional(),
   passes,
@@ -119,6 +132,9 @@ export const stitchDocument = z.object({
         heightMm: z.number().min(2).max(200),
         outline: z.enum(['oval', 'rectangle']).optional(),
       }),
+      z.object({ kind: z.literal('band'), lengthMm: z.number().min(5).max(300), widthMm: z.number().min(1).max(60) }),
+      z.object({ kind: z.literal('ring'), radiusMm: z.number().min(1).max(60) }),
+      z.object({ kind: z.literal('square'), sideMm: z.number().min(1).max(40), repeat: z.number().int().min(1).max(100) }),
       z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
     ])
     .optional(),

@@ -18,6 +18,7 @@ import {
   type ThreadKind,
 } from '../materials/index.ts'
 import {
+  applyBase,
   applyVariant,
   chooseVariant,
   cycleOf,
@@ -49,6 +50,8 @@ export interface Assigned {
   /** What the core would choose, whether or not it was overruled. */
   readonly advisedStrands: Choice<number>
   readonly bundle: Bundle
+  /** The thread of a second pass: whipping, lacing, ties. */
+  readonly second: { readonly thread: SamplerThread; readonly kind: ThreadKind; readonly bundle: Bundle }
   readonly needle: Choice<Needle>
   readonly needles: readonly NeedleFit[]
   readonly parameters: ParameterValues
@@ -78,7 +81,11 @@ export function assignMaterials(exercise: Exercise, around: Surroundings): Resul
         `${found.name} has no variant "${exercise.variant}". It has ${Object.keys(found.variants ?? {}).join(', ') || 'none'}.`,
       ),
     )
-  const document = applyVariant(found, variant)
+  const document = applyBase(applyVariant(found, variant), (id) => findStitch(id, around.stitches), { ...ways })
+  if (!document)
+    return failure(
+      error('assign.no-base', ['stitch'], `${found.name} rests on the stitch "${found.base}", which is not to be found. Add its document to the sampler.`),
+    )
   const thread = chooseThread(exercise, around)
   if (!thread)
     return failure(
@@ -114,10 +121,25 @@ export function assignMaterials(exercise: Exercise, around: Surroundings): Resul
     )
   }
   const bundle = makeBundle(kind, strands.value)
-  return chooseNeedle({ exercise, document, variant, ways, cloth, thread, kind, strands, advised: advised.value, bundle, given })
+  const second = chooseSecond(exercise, around, thread.value, kind, strands.value)
+  return chooseNeedle({
+    second,
+    exercise,
+    document,
+    variant,
+    ways,
+    cloth,
+    thread,
+    kind,
+    strands,
+    advised: advised.value,
+    bundle,
+    given,
+  })
 }
 
 interface Halfway {
+  readonly second: Assigned['second']
   readonly exercise: Exercise
   readonly document: StitchDocument
   readonly variant: string | null
@@ -179,6 +201,7 @@ function chooseNeedle(half: Halfway): Result<Assigned> {
     strands: half.strands,
     advisedStrands: half.advised,
     bundle,
+    second: half.second,
     needle,
     needles,
     parameters: parameters.value,
@@ -201,6 +224,15 @@ function chooseThread(exercise: Exercise, around: Surroundings): Choice<SamplerT
   }
   const first = around.threads[0]
   return first ? { value: first, chosen: true, reason: 'The first thread of this sampler.' } : null
+}
+
+/** The given second thread, else another of the same kind in a colour of its own, else the same thread again. */
+function chooseSecond(exercise: Exercise, around: Surroundings, first: SamplerThread, firstKind: ThreadKind, firstStrands: number): Assigned['second'] {
+  const given = around.threads.find((one) => one.id === exercise.secondThread)
+  const other = around.threads.find((one) => one.id !== first.id && one.kind === first.kind && one.weight === first.weight)
+  const thread = given ?? other ?? first
+  const kind = findThreadKind(thread.kind, thread.weight) ?? firstKind
+  return { thread, kind, bundle: makeBundle(kind, Math.min(kind.mostStrands, exercise.secondStrands ?? firstStrands)) }
 }
 
 /** The most turns that any wrap of the stitch asks for. */

@@ -7,7 +7,7 @@ import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'
 import { mix } from './colour.ts'
 import { DRAWN_MARKS, drawMarkItems, type MarkLook } from './draw-marks.ts'
-import { type Detail, detailFor, drawThread } from './draw-thread.ts'
+import { type Detail, detailFor, drawThread, type ThreadLook } from './draw-thread.ts'
 import type { Drawing, DrawingItem, Layer } from './drawing.ts'
 
 export interface SamplerView {
@@ -32,10 +32,21 @@ export function drawSampler(sampler: Sampler, done: readonly WorkedExercise[], v
 }
 
 export function drawExerciseThread(one: WorkedExercise, view: Pick<SamplerView, 'side' | 'pixelsPerMm' | 'detail'>, mirrorX: number): DrawingItem[] {
-  const { bundle, thread } = one.assigned
+  const { bundle } = one.assigned
   const detail = view.detail ?? detailFor(bundle.lineWidthMm, view.pixelsPerMm ?? 4)
-  const look = { colour: thread.value.colour.hex, diameterMm: bundle.diameterMm, lineWidthMm: bundle.lineWidthMm, flatWidthMm: bundle.flatWidthMm }
+  const look = lookOf(one.assigned)
   return drawThread(one.worked.segments, view.side, look, detail, mirrorX)
+}
+
+/** How the threads of an exercise are drawn. */
+export function lookOf({ bundle, thread, second }: WorkedExercise['assigned']): ThreadLook {
+  const look = (colour: string, of: typeof bundle): ThreadLook => ({
+    colour,
+    diameterMm: of.diameterMm,
+    lineWidthMm: of.lineWidthMm,
+    flatWidthMm: of.flatWidthMm,
+  })
+  return { ...look(thread.value.colour.hex, bundle), second: look(second.thread.colour.hex, second.bundle) }
 }
 
 function clothItem(sampler: Sampler, side: Side): DrawingItem {

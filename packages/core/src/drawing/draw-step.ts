@@ -27,7 +27,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
   const { demonstration, step, look, widthMm, heightMm } = picture
   const box = viewBox(demonstration)
   const scale = Math.min(widthMm / (box.right - box.left), heightMm / (box.bottom - box.top), 8)
-  const made = demonstration.segments.filter((segment) => segment.order <= step.order)
+  const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
   const behind = made.filter((segment) => segment.side === 'back')
   const items: DrawingItem[] = []
   for (const [index, segment] of behind.entries()) {
@@ -44,8 +44,9 @@ export function drawStep(picture: StepPicture): DrawnStep {
   }
   items.push(...drawThread(made, 'front', look, picture.detail))
   if (step.loose) {
-    items.push({ kind: 'stroke', paths: [step.loose], widthMm: look.lineWidthMm, colour: mix(look.colour, '#1a1420', 0.42), cap: 'round' })
-    items.push({ kind: 'stroke', paths: [step.loose], widthMm: look.lineWidthMm * 0.8, colour: look.colour, cap: 'round' })
+    const own = step.move === 'under' || step.move === 'over' ? (look.second ?? look) : look
+    items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm, colour: mix(own.colour, '#1a1420', 0.42), cap: 'round' })
+    items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm * 0.8, colour: own.colour, cap: 'round' })
   }
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
   const place = (at: Point): Point => ({ x: (at.x - middle.x) * scale + widthMm / 2, y: (at.y - middle.y) * scale + heightMm / 2 })
@@ -101,7 +102,7 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
     if (seen.has(hole.number)) continue
     seen.add(hole.number)
     const at = place(hole)
-    if (index >= step.number) {
+    if (index >= step.shownHoles) {
       items.push({ kind: 'disc', at, radiusMm: numberMm * 0.1, fill: '#8A7A66', opacity: 0.6 })
       continue
     }
@@ -140,7 +141,7 @@ function numberRows({ guide, segments, holes }: Demonstration, numberMm: number,
  */
 function needle(step: Step, place: (at: Point) => Point, { look, numberMm }: StepPicture, scale: number): DrawingItem[] {
   const at = place(step.at)
-  const up = step.move === 'up'
+  const up = step.move !== 'down'
   const long = numberMm * 3
   const lean = { x: 0.52, y: -0.854 }
   const out = (from: Point, by: number): Point => ({ x: from.x + lean.x * by, y: from.y + lean.y * by })

@@ -15,6 +15,8 @@ export interface ThreadLook {
   readonly diameterMm: number
   readonly lineWidthMm: number
   readonly flatWidthMm: number
+  /** The thread of a second pass. */
+  readonly second?: Omit<ThreadLook, 'second'>
 }
 
 const DARK = '#1a1420'
@@ -29,14 +31,15 @@ export function detailFor(widthMm: number, pixelsPerMm: number): Detail {
 }
 
 /** One side of a worked exercise. The back comes mirrored about `mirrorX`, as one sees it turning the cloth over. */
-export function drawThread(segments: readonly Segment[], side: Side, look: ThreadLook, detail: Detail, mirrorX = 0): DrawingItem[] {
+export function drawThread(segments: readonly Segment[], side: Side, main: ThreadLook, detail: Detail, mirrorX = 0): DrawingItem[] {
   const shown = segments.filter((segment) => segment.side === side).sort((a, b) => a.order - b.order)
   const seen = side === 'front' ? (at: Point): Point => at : (at: Point): Point => ({ x: 2 * mirrorX - at.x, y: at.y })
-  const colour = side === 'front' ? look.colour : mix(look.colour, '#cfc4b0', 0.35)
   const items: DrawingItem[] = []
-  if (detail === 'edged' || detail === 'full') items.push(...holes(shown, look, seen))
+  if (detail === 'edged' || detail === 'full') items.push(...holes(shown, main, seen))
   for (const segment of shown) {
     const path = segment.points.map(seen)
+    const look = segment.thread === 'second' ? (main.second ?? main) : main
+    const colour = side === 'front' ? look.colour : mix(look.colour, '#cfc4b0', 0.35)
     if (segment.kind === 'knot') items.push(...knot(segment, path, colour, look, detail))
     else if (segment.kind === 'coil') items.push(...coil(segment, path, colour, look, detail))
     else items.push(...stretch(path, colour, segment.lie === 'flat' ? look.flatWidthMm : look.lineWidthMm, detail, segment))
@@ -174,7 +177,10 @@ function knot(segment: Segment, path: readonly Point[], colour: string, look: Th
     const out = (radius - width / 2) * (0.25 + (0.75 * index) / (22 * turns))
     spiral.push({ x: at.x + Math.cos(angle - 2.2) * out, y: at.y + Math.sin(angle - 2.2) * out })
   }
+  // A knot with a tail: the thread that leads to it.
+  const tail = pathLength(path) > segment.sizeMm ? stretch(path, colour, look.lineWidthMm, detail, segment) : []
   const items: DrawingItem[] = [
+    ...tail,
     { kind: 'disc', at: { x: at.x + 0.18 * radius, y: at.y + 0.26 * radius }, radiusMm: radius * 1.06, fill: '#2b2118', opacity: 0.2 },
     { kind: 'disc', at, radiusMm: radius, fill: mix(colour, DARK, 0.4) },
     { kind: 'stroke', paths: [spiral], widthMm: width, colour: mix(colour, DARK, 0.34), cap: 'round' },

@@ -1,6 +1,6 @@
 /** What is drawn for an exercise: its geometry, its ruler, where it goes. */
-export { guideServes, readGuide } from './read-guide.ts'
-export type { ReadGuide } from './read-guide.ts'
+export { guideServes, readGuide, widthsAt } from './read-guide.ts'
+export type { GuideWidth, ReadGuide } from './read-guide.ts'
 export { makeRuler, readRuler } from './ruler.ts'
 export type { Ruler, RulerLeg, RulerRequest } from './ruler.ts'
 export { boxOf, dragEnd, moveGuide } from './move-guide.ts'

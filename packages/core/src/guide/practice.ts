@@ -27,6 +27,16 @@ export function practiceGuide(practice: PracticeGuide | undefined, centreX: numb
       const from = centreX - (apart * (wanted.count - 1)) / 2
       return { kind: 'spots', at: Array.from({ length: wanted.count }, (_, index) => [round(from + apart * index), round(y)] as const) }
     }
+    case 'band': {
+      const half = Math.min(wanted.lengthMm, mostMm) / 2
+      return { kind: 'band', path: `M ${round(centreX - half)} ${round(y)} L ${round(centreX + half)} ${round(y)}`, widthMm: wanted.widthMm }
+    }
+    case 'ring':
+      return { kind: 'ring', at: [round(centreX), round(y)], radiusMm: Math.min(wanted.radiusMm, mostMm / 2) }
+    case 'square': {
+      const repeat = Math.max(1, Math.min(wanted.repeat, Math.floor(mostMm / wanted.sideMm)))
+      return { kind: 'square', at: [round(centreX - ((repeat - 1) * wanted.sideMm) / 2), round(y)], sideMm: wanted.sideMm, repeat }
+    }
     default:
       return unreachable(wanted)
   }
@@ -34,7 +44,10 @@ export function practiceGuide(practice: PracticeGuide | undefined, centreX: numb
 
 /** Room above and below the middle of a practice guide, mm. */
 export function practiceHalfHeight(practice: PracticeGuide | undefined): number {
-  return practice?.kind === 'shape' ? practice.heightMm / 2 : 2
+  if (practice?.kind === 'shape') return practice.heightMm / 2
+  if (practice?.kind === 'band') return practice.widthMm / 2
+  if (practice?.kind === 'ring') return practice.radiusMm
+  return practice?.kind === 'square' ? practice.sideMm / 2 : 2
 }
 
 /** A practice guide for a document that names none, by the first kind of guide that it is worked on. */
@@ -42,5 +55,8 @@ export function practiceFor(document: { readonly guide: readonly string[] }): Pr
   const kind = document.guide[0]
   if (kind === 'shape') return { kind: 'shape', widthMm: 18, heightMm: 7 }
   if (kind === 'spot' || kind === 'spots') return { kind: 'spots', count: 10, apartMm: 8 }
+  if (kind === 'band') return { kind: 'band', lengthMm: 80, widthMm: 8 }
+  if (kind === 'ring') return { kind: 'ring', radiusMm: 7 }
+  if (kind === 'square') return { kind: 'square', sideMm: 6, repeat: 6 }
   return { kind: 'line', lengthMm: 90 }
 }

@@ -1,12 +1,40 @@
 /** Guides as they are worked: measured, checked, with what a placement needs. */
 import { error, failure, type Result, success, unreachable } from '../base/index.ts'
-import { areaOf, isConvex, type MeasuredPath, parsePath, type Point, startAtCorner } from '../geometry/index.ts'
+import {
+  areaOf,
+  chordsAt,
+  dot,
+  fromAngle,
+  isConvex,
+  leftOf,
+  lerp,
+  type MeasuredPath,
+  measurePath,
+  parsePath,
+  placeAt,
+  type Point,
+  startAtCorner,
+} from '../geometry/index.ts'
 import type { Guide, GuideKind } from '../sampler/index.ts'
 
+export type GuideWidth = { readonly kind: 'even'; readonly halfMm: number } | { readonly kind: 'outline'; readonly points: readonly Point[] }
+
 export type ReadGuide =
-  | { readonly kind: 'line'; readonly path: MeasuredPath }
-  | { readonly kind: 'shape'; readonly outline: MeasuredPath; readonly directions: readonly MeasuredPath[]; readonly areaMm2: number }
-  | { readonly kind: 'spots'; readonly at: readonly Point[]; readonly turnRad: number }
+  | {
+      readonly kind: 'line'
+      readonly path: MeasuredPath
+      /** How far the guide reaches to each side: even (half its width), or up to an outline or rails. */
+      readonly width?: GuideWidth
+      readonly centre?: Point
+    }
+  | {
+      readonly kind: 'shape'
+      readonly outline: MeasuredPath
+      readonly directions: readonly MeasuredPath[]
+      readonly vein?: MeasuredPath
+      readonly areaMm2: number
+    }
+  | { readonly kind: 'spots'; readonly at: readonly Point[]; readonly turnRad: number /** Squares have a side. */; readonly sideMm?: number }
 
 /** A guide of this length or less holds no stitch. */
 const SHORTEST_MM = 0.5
@@ -32,14 +60,71 @@ export function readGuide(guide: Guide): Result<ReadGuide> {
       return success({ kind: 'spots', at: pairs.map(([x, y]) => ({ x, y })), turnRad: guide.turnRad ?? 0 })
     }
     case 'band':
+      return readBand(guide)
     case 'ring':
-    case 'square':
+      return success({ kind: 'line', path: circle(guide.at, guide.radiusMm), centre: { x: guide.at[0], y: guide.at[1] } })
+    case 'square': {
+      const along = fromAngle(guide.turnRad ?? 0)
+      const at = Array.from({ length: guide.repeat ?? 1 }, (_, index) => ({
+        x: guide.at[0] + along.x * guide.sideMm * index,
+        y: guide.at[1] + along.y * guide.sideMm * index,
+      }))
+      return success({ kind: 'spots', at, turnRad: guide.turnRad ?? 0, sideMm: guide.sideMm })
+    }
     case 'grid':
     case 'pins':
-      return failure(error('guide.not-worked', ['kind'], `A guide of the kind "${guide.kind}" cannot be worked yet. Use a line, a shape or spots.`))
+      return failure(
+        error('guide.not-worked', ['kind'], `A guide of the kind "${guide.kind}" cannot be worked yet. Use a line, a band, a ring, a shape, squares or spots.`),
+      )
     default:
       return unreachable(guide)
   }
+}
+
+function readBand(guide: Extract<Guide, { kind: 'band' }>): Result<ReadGuide> {
+  if (guide.rails) {
+    const rails = guide.rails.map((data) => parsePath(data))
+    const [left, right] = rails
+    if (!left?.ok) return left ?? failure(error('guide.rails', ['rails'], 'A band needs two rails.'))
+    if (!right?.ok) return right ?? failure(error('guide.rails', ['rails'], 'A band needs two rails.'))
+    const steps = 80
+    const at = (path: MeasuredPath, index: number): Point => placeAt(path, (path.length * index) / steps, true).at
+    const middle = measurePath(Array.from({ length: steps + 1 }, (_, index) => lerp(at(left.value, index), at(right.value, index), 0.5)))
+    if (!middle) return failure(error('guide.rails', ['rails'], 'The two rails of this band lie on each other. Draw them apart.'))
+    return success({ kind: 'line', path: middle, width: { kind: 'outline', points: [...left.value.points, ...[...right.value.points].reverse()] } })
+  }
+  if (guide.path === undefined || guide.widthMm === undefined) return failure(error('guide.band', ['path'], 'A band needs a path with a width, or two rails.'))
+  const path = parsePath(guide.path)
+  if (!path.ok) return path
+  return success({ kind: 'line', path: path.value, width: { kind: 'even', halfMm: guide.widthMm / 2 } })
+}
+
+/** Travelled so that the centre lies to the left. */
+function circle(at: readonly [number, number], radiusMm: number): MeasuredPath {
+  // Chords of 0.0005 mm sagitta, as curves are flattened.
+  const steps = Math.max(24, Math.ceil((2 * Math.PI) / (2 * Math.acos(Math.max(0, 1 - 0.0005 / radiusMm)))))
+  const points = Array.from({ length: steps + 1 }, (_, index) => {
+    const angle = (-2 * Math.PI * (index % steps)) / steps
+    return { x: at[0] + radiusMm * Math.cos(angle), y: at[1] + radiusMm * Math.sin(angle) }
+  })
+  return measurePath(points, true) as MeasuredPath
+}
+
+/** The reach of a guide to the left and right at a place along it, mm. */
+export function widthsAt(
+  width: GuideWidth | undefined,
+  place: { readonly at: Point; readonly direction: Point },
+): { readonly left: number; readonly right: number } {
+  if (width === undefined) return { left: 0, right: 0 }
+  if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
+  const chords = chordsAt(width.points, place.direction, dot(place.at, place.direction))
+  const side = leftOf(place.direction)
+  const here = dot(place.at, side)
+  for (const { a, b } of chords) {
+    const [left, right] = [dot(a, side) - here, here - dot(b, side)]
+    if (left >= -0.01 && right >= -0.01) return { left: Math.max(0, left), right: Math.max(0, right) }
+  }
+  return { left: 0, right: 0 }
 }
 
 function readShape(guide: Extract<Guide, { kind: 'shape' }>): Result<ReadGuide> {
@@ -59,7 +144,9 @@ function readShape(guide: Extract<Guide, { kind: 'shape' }>): Result<ReadGuide> 
     if (!direction.ok) return direction
     directions.push(direction.value)
   }
-  return success({ kind: 'shape', outline: outline.value, directions, areaMm2 })
+  if (guide.vein === undefined) return success({ kind: 'shape', outline: outline.value, directions, areaMm2 })
+  const vein = parsePath(guide.vein)
+  return vein.ok ? success({ kind: 'shape', outline: outline.value, directions, vein: vein.value, areaMm2 }) : vein
 }
 
 /** The kinds of guide in a stitch document's list that this guide may serve as. */

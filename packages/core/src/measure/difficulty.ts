@@ -32,6 +32,8 @@ export const USUAL_WEIGHTS: DifficultyWeights = {
     'cross-loop': 7,
     'keep-side': 2,
     wrap: 10, // the second hand and an even tension; grows with the logarithm of the count
+    'pass-under': 4.5, // on the surface, without piercing
+    'pass-over': 2,
     edge: 12, // landing on a line without a gap, on both sides of a shape
   },
   memoryPerMove: 0.6,

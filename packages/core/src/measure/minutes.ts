@@ -24,6 +24,8 @@ export const SECONDS: Readonly<Record<Level, SecondsTable>> = {
     'cross-loop': 6,
     'keep-side': 2.02,
     wrap: 17.42,
+    'pass-under': 5,
+    'pass-over': 3,
     edge: 3.03,
   },
   improver: {
@@ -37,6 +39,8 @@ export const SECONDS: Readonly<Record<Level, SecondsTable>> = {
     'cross-loop': 3.6,
     'keep-side': 1.07,
     wrap: 7.49,
+    'pass-under': 3,
+    'pass-over': 2,
     edge: 2.03,
   },
   experienced: {
@@ -50,6 +54,8 @@ export const SECONDS: Readonly<Record<Level, SecondsTable>> = {
     'cross-loop': 2.1,
     'keep-side': 0.56,
     wrap: 3.69,
+    'pass-under': 2,
+    'pass-over': 1.2,
     edge: 1.48,
   },
 }

@@ -58,7 +58,25 @@ export interface WrapMove extends MoveCommon {
   readonly wrap: Expression
 }
 
-export type Move = UpMove | DownMove | ByMove | WrapMove
+/** Slides past threads on the front without entering the cloth. A reference: `st`, `st~1`, `st[k+1]`, `loop[0]@.95`. */
+interface PassMove extends MoveCommon {
+  /** The side that the needle enters from; the side the thread comes from when left out. */
+  readonly from?: 'left' | 'right' | 'near' | undefined
+  /** Where along the first thread, 0 to 1 in its own direction. */
+  readonly at?: Expression | undefined
+  /** The thread lies under the needle: a hitch. */
+  readonly round?: 'inside' | undefined
+  /** How far the bight between two passes from one side stands out, mm. */
+  readonly bight?: Expression | undefined
+}
+export interface UnderMove extends PassMove {
+  readonly under: readonly string[]
+}
+export interface OverMove extends PassMove {
+  readonly over: readonly string[]
+}
+
+export type Move = UpMove | DownMove | ByMove | WrapMove | UnderMove | OverMove
 
 export type Place =
   | {
@@ -70,6 +88,8 @@ export type Place =
         readonly closedTail?: Expression | undefined
         /** The tail where a leg ends on a corner and the line begins again after it; the tail when left out. */
         readonly cornerTail?: Expression | undefined
+        /** So many repeats instead of fitting: a pass that counts something else, `count(st)`. */
+        readonly times?: Expression | undefined
       }
     }
   | { readonly across: { readonly pitch: Expression } }
@@ -105,6 +125,9 @@ export type PracticeGuide =
   | { readonly kind: 'line'; readonly lengthMm: number }
   | { readonly kind: 'shape'; readonly widthMm: number; readonly heightMm: number; readonly outline?: 'oval' | 'rectangle' | undefined }
   | { readonly kind: 'spots'; readonly count: number; readonly apartMm: number }
+  | { readonly kind: 'band'; readonly lengthMm: number; readonly widthMm: number }
+  | { readonly kind: 'ring'; readonly radiusMm: number }
+  | { readonly kind: 'square'; readonly sideMm: number; readonly repeat: number }
 
 export interface StitchDocument {
   readonly format: 'lemmata-stitch'
@@ -114,6 +137,8 @@ export interface StitchDocument {
   readonly also?: readonly string[] | undefined
   readonly family?: string | undefined
   readonly guide: readonly string[]
+  /** The stitch whose passes are worked first; their labels can be referred to. */
+  readonly base?: string | undefined
   readonly parameters?: Readonly<Record<string, Expression | ParameterSpec>> | undefined
   /** At a corner: go through it, or finish on it and begin afresh. */
   readonly corner?: 'through' | 'restart' | undefined

@@ -22,3 +22,29 @@ export function applyVariant(document: StitchDocument, id: string | null): Stitc
     passes: variant.passes ?? document.passes,
   }
 }
+
+const DEEPEST_BASE = 3
+
+/**
+ * A composite as one document: the passes of its base (in the school that the ways of working choose), then
+ * its own. Null where a base is not found or bases rest on each other.
+ */
+export function applyBase(
+  document: StitchDocument,
+  find: (id: string) => StitchDocument | null,
+  ways: Readonly<Record<string, unknown>>,
+  depth = 0,
+): StitchDocument | null {
+  if (document.base === undefined) return document
+  const found = depth < DEEPEST_BASE ? find(document.base) : null
+  if (!found) return null
+  const base = applyBase(applyVariant(found, chooseVariant(found, undefined, ways)), find, ways, depth + 1)
+  if (!base) return null
+  const { base: _applied, ...own } = document
+  return {
+    ...own,
+    corner: document.corner ?? base.corner,
+    parameters: { ...base.parameters, ...document.parameters },
+    passes: [...base.passes, ...document.passes],
+  }
+}

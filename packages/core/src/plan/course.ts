@@ -15,8 +15,8 @@ export interface CourseItem {
   readonly after: readonly string[]
 }
 
-/** Coming up and going down is holding a needle: taught with whatever comes first. */
-const PLAIN: readonly Motion[] = ['up', 'down']
+/** Coming up, going down and working backwards is holding a needle: taught with whatever comes first. */
+const PLAIN: readonly Motion[] = ['up', 'down', 'turn-back']
 
 export function motionsOf(done: WorkedExercise): readonly Motion[] {
   return (Object.keys(done.worked.motions) as Motion[]).filter((motion) => !PLAIN.includes(motion)).sort()

@@ -239,6 +239,8 @@ const MOTION_WORDS: Readonly<Record<Motion, string>> = {
   'cross-loop': 'crossing the loop',
   'keep-side': 'keeping the thread to one side',
   wrap: 'wrapping the needle',
+  'pass-under': 'sliding under a thread',
+  'pass-over': 'passing over a thread',
   edge: 'landing on an edge',
 }
 

@@ -3,7 +3,7 @@
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
 import { nameNeedle, nameThread } from '../materials/index.ts'
-import { boxOfExercise, drawMarkItems, drawStep, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
+import { boxOfExercise, drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { placeAt } from '../geometry/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Sampler } from '../sampler/index.ts'
@@ -237,7 +237,7 @@ const FRAME = { widthMm: 43, heightMm: 24, gapMm: 4.4, perRow: 4 }
 
 function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, letterText: string): void {
   const { assigned, exercise, worked, minutes, thread } = done
-  const { document, bundle } = assigned
+  const { document } = assigned
   const units = order.sampler.units
   if (flow.room < 70) flow.turn()
   flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
@@ -248,7 +248,7 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   flow.space(2)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
   if (shown.ok) {
-    const look = { colour: assigned.thread.value.colour.hex, diameterMm: bundle.diameterMm, lineWidthMm: bundle.lineWidthMm, flatWidthMm: bundle.flatWidthMm }
+    const look = lookOf(assigned)
     const steps = shown.value.steps.slice(0, 8)
     for (let from = 0; from < steps.length; from += FRAME.perRow) {
       const row = steps.slice(from, from + FRAME.perRow)

@@ -5,9 +5,9 @@
 import { failure, type Result, success } from '../base/index.ts'
 import { measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
-import { cycleOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument } from '../notation/index.ts'
+import { cycleOf, type MaterialValues, type Move, type PracticeGuide, type ParameterValues, type StitchDocument } from '../notation/index.ts'
 import { type Hole, type Segment, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
-import { sentenceFor } from './words.ts'
+import { passSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
 
@@ -23,7 +23,7 @@ export interface DemonstrationRequest {
 export interface Step {
   /** From 1. */
   readonly number: number
-  readonly move: 'up' | 'down'
+  readonly move: 'up' | 'down' | 'under' | 'over'
   readonly at: Point
   /** Number of its hole: a hole met again keeps its number. */
   readonly hole: number
@@ -31,12 +31,14 @@ export interface Step {
   readonly sentence: string
   readonly block: Hole['made']['block']
   readonly repeat: number
-  /** Segments with an order up to this one have been made. */
-  readonly order: number
+  /** Segments with a sequence up to this one have been made. */
+  readonly sequence: number
   /** A loop that waits to be caught. */
   readonly loose: readonly Point3[] | null
   /** The turns on the needle. */
   readonly wraps: number
+  /** So many holes, in working order, have been made. */
+  readonly shownHoles: number
 }
 
 export interface Demonstration {
@@ -62,7 +64,8 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
   return success(describe(request, guide, worked.value))
 }
 
-function shortGuide({ document, parameters, materials }: DemonstrationRequest): ReadGuide | null {
+function shortGuide(request: DemonstrationRequest): ReadGuide | null {
+  const { document, parameters, materials } = request
   if (document.guide.includes('line')) {
     // Worked once on any line to learn the advance, then on the shortest that shows the stitch returning.
     const tryOut = onLine(60)
@@ -75,6 +78,14 @@ function shortGuide({ document, parameters, materials }: DemonstrationRequest): 
     }
     return tryOut
   }
+  if (document.guide.includes('band')) {
+    const practice = document.practice?.kind === 'band' ? document.practice : { kind: 'band' as const, lengthMm: 40, widthMm: 8 }
+    const advance = workStitchAdvance(request, { ...practice, lengthMm: 60 })
+    return onPractice({ ...practice, lengthMm: advance * 3.4 })
+  }
+  if (document.guide.includes('ring')) return onPractice(document.practice ?? { kind: 'ring', radiusMm: 6 })
+  if (document.guide.includes('square'))
+    return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
   if (document.guide.includes('shape')) {
     const practice = document.practice ?? { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
     const read = readGuide(practiceGuide(practice, 0, 0, 40))
@@ -89,6 +100,18 @@ function shortGuide({ document, parameters, materials }: DemonstrationRequest): 
     ],
     turnRad: 0,
   }
+}
+
+function onPractice(practice: PracticeGuide): ReadGuide | null {
+  const read = readGuide(practiceGuide(practice, 0, 0, 200))
+  return read.ok ? read.value : null
+}
+
+/** The advance of a band stitch, learned by working it once. */
+function workStitchAdvance({ document, parameters, materials }: DemonstrationRequest, practice: PracticeGuide): number {
+  const guide = onPractice(practice)
+  const worked = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
+  return worked?.ok ? worked.value.fitted.askedMm : 10
 }
 
 function onLine(lengthMm: number): ReadGuide | null {
@@ -108,21 +131,22 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
   const seen = <P extends Point>(at: P): P => ({ ...at, x: at.x * flip })
   const numbers = new Map<number, number>()
   const steps: Step[] = []
-  let order = 0
+  let sequence = 0
   let previous: Move | null = null
   for (const [index, hole] of worked.holes.entries()) {
     const known = numbers.get(hole.same)
     const number = known ?? numbers.size + 1
     if (known === undefined) numbers.set(hole.same, number)
     const move = moveOf(document, hole)
-    order = Math.max(
-      order,
-      ...worked.segments.filter((segment) => segment.to === index && segment.kind !== 'loop' && segment.kind !== 'kept').map((segment) => segment.order),
+    sequence = Math.max(
+      sequence,
+      ...worked.segments.filter((segment) => segment.to === index && segment.kind !== 'loop' && segment.kind !== 'kept').map((segment) => segment.sequence),
     )
     const ending = worked.segments.find((segment) => segment.to === index && segment.turns > 0)
     const isLoose = move !== null && 'down' in move && move.loose === true
     steps.push({
-      number: index + 1,
+      number: steps.length + 1,
+      shownHoles: index + 1,
       move: hole.move,
       at: seen({ x: hole.x, y: hole.y }),
       hole: number,
@@ -130,13 +154,29 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
       sentence: sentenceFor({ move, previous, hole: number, sameHole: known !== undefined, hand, wraps: ending?.turns ?? 0, block: hole.made.block }),
       block: hole.made.block,
       repeat: hole.made.repeat,
-      order,
+      sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
       wraps: ending?.turns ?? 0,
     })
     previous = move
+    for (const pass of worked.passes.filter((one) => one.afterHole === index)) {
+      steps.push({
+        number: steps.length + 1,
+        shownHoles: index + 1,
+        move: pass.kind,
+        at: seen(pass.at),
+        hole: number,
+        sameHole: true,
+        sentence: passSentence(pass, hand),
+        block: pass.made.block,
+        repeat: pass.made.repeat,
+        sequence,
+        loose: pass.soFar.map(seen),
+        wraps: 0,
+      })
+    }
   }
-  const shown = guide.kind === 'line' ? steps : steps.slice(0, MOST_STEPS)
+  const shown = guide.kind === 'line' && !guide.centre ? steps : steps.slice(0, MOST_STEPS)
   return {
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),

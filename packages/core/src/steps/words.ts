@@ -1,5 +1,6 @@
 /** The sentence of each step, made from the move. Every word that a learner reads about a move stands here. */
 import type { Move } from '../notation/index.ts'
+import type { SurfacePass } from '../work/index.ts'
 
 export interface SentenceRequest {
   readonly move: Move | null
@@ -26,6 +27,14 @@ export function sentenceFor(request: SentenceRequest): string {
     return `${wrapped}${start}${downAside(request, move)}.`
   }
   return ''
+}
+
+/** Past a thread on the front, without entering the cloth. */
+export function passSentence(pass: Pick<SurfacePass, 'kind' | 'from' | 'hitch' | 'labels'>, hand: 'right' | 'left'): string {
+  const side = (pass.from === 'left') === (hand === 'right') ? 'left' : 'right'
+  const what = pass.labels.length > 1 ? `${pass.labels.length} threads` : 'the stitch'
+  const verb = pass.kind === 'under' ? `Slide under ${what}` : `Pass over ${what}`
+  return `${verb} from the ${side}, not into the cloth${pass.hitch ? ', with the thread under the needle' : ''}.`
 }
 
 function upAside({ hand }: SentenceRequest, move: Extract<Move, { up: unknown }>): string {

@@ -1,14 +1,28 @@
 /** The library of stitches. Everything about a stitch is in its document; nothing else in the product knows one by name. */
 import type { StitchDocument } from '../notation/index.ts'
 import { backStitch } from './library/back-stitch.ts'
+import { bandsAndKnots } from './library/bands-and-knots.ts'
 import { chainStitch } from './library/chain-stitch.ts'
+import { compositeLines } from './library/composite-lines.ts'
 import { frenchKnot } from './library/french-knot.ts'
+import { loops } from './library/loops.ts'
 import { runningStitch } from './library/running-stitch.ts'
 import { satinStitch } from './library/satin-stitch.ts'
 import { splitStitch } from './library/split-stitch.ts'
 import { stemStitch } from './library/stem-stitch.ts'
 
-export const LIBRARY: readonly StitchDocument[] = [runningStitch, backStitch, stemStitch, splitStitch, chainStitch, frenchKnot, satinStitch]
+export const LIBRARY: readonly StitchDocument[] = [
+  runningStitch,
+  backStitch,
+  stemStitch,
+  splitStitch,
+  chainStitch,
+  frenchKnot,
+  satinStitch,
+  ...compositeLines,
+  ...loops,
+  ...bandsAndKnots,
+]
 
 /** A stitch of the sampler's own comes before one of the library with the same id. */
 export function findStitch(id: string, own: readonly StitchDocument[] = []): StitchDocument | null {

@@ -34,6 +34,22 @@ export type CompiledMove =
   | (CompiledCommon & { readonly kind: 'down'; readonly point: CompiledPoint; readonly loose: boolean; readonly split: string | null })
   | (CompiledCommon & { readonly kind: 'by'; readonly point: CompiledPoint })
   | (CompiledCommon & { readonly kind: 'wrap'; readonly turns: Compiled })
+  | (CompiledCommon & {
+      readonly kind: 'pass'
+      readonly past: 'under' | 'over'
+      readonly references: readonly CompiledReference[]
+      readonly from: 'left' | 'right' | 'near'
+      readonly at: Compiled | null
+      readonly hitch: boolean
+      readonly bight: Compiled | null
+    })
+
+export interface CompiledReference {
+  readonly label: string
+  readonly index: Compiled | null
+  readonly back: number
+  readonly at: Compiled | null
+}
 
 export type BlockName = MoveRef['block']
 
@@ -44,6 +60,7 @@ export interface CompiledPlace {
   readonly closedTail: Compiled | null
   readonly cornerTail: Compiled | null
   readonly pitch: Compiled | null
+  readonly times: Compiled | null
 }
 
 export interface CompiledPass {
@@ -132,12 +149,12 @@ class Compiler {
   }
 
   private place(pass: Pass, path: ProblemPath): CompiledPlace {
-    const none = { steps: [], tail: null, closedTail: null, cornerTail: null, pitch: null }
+    const none = { steps: [], tail: null, closedTail: null, cornerTail: null, pitch: null, times: null }
     const maybe = (expression: Expression | undefined, key: string): Compiled | null =>
       expression === undefined ? null : this.expression(expression, [...path, key])
     if ('once' in pass.place) return { kind: 'once', ...none }
     if ('across' in pass.place) return { kind: 'across', ...none, pitch: this.expression(pass.place.across.pitch, [...path, 'pitch']) }
-    const { step, tail, closedTail, cornerTail } = pass.place.along
+    const { step, tail, closedTail, cornerTail, times } = pass.place.along
     if (step.length === 0) this.wrong([...path, 'step'], 'at least one step is needed.')
     return {
       kind: 'along',
@@ -145,6 +162,7 @@ class Compiler {
       tail: maybe(tail, 'tail'),
       closedTail: maybe(closedTail, 'closedTail'),
       cornerTail: maybe(cornerTail, 'cornerTail'),
+      times: maybe(times, 'times'),
       pitch: null,
     }
   }
@@ -160,7 +178,37 @@ class Compiler {
       return { ...common, kind: 'up', point: this.point(move.up, path, 0), round: move.round ?? null, split: split(move.split), half: move.half ?? false }
     if ('down' in move) return { ...common, kind: 'down', point: this.point(move.down, path, 0), loose: move.loose ?? false, split: split(move.split) }
     if ('by' in move) return { ...common, kind: 'by', point: this.point(move.by, path, 0) }
-    return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path) }
+    if ('wrap' in move) return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path) }
+    const references = 'under' in move ? move.under : move.over
+    if (references.length === 0) this.wrong(path, 'name at least one thread to pass.')
+    return {
+      ...common,
+      kind: 'pass',
+      past: 'under' in move ? 'under' : 'over',
+      references: references.map((reference) => this.reference(reference, path)),
+      from: move.from ?? 'near',
+      at: move.at === undefined ? null : this.expression(move.at, path),
+      hitch: move.round === 'inside',
+      bight: move.bight === undefined ? null : this.expression(move.bight, path),
+    }
+  }
+
+  /** `st`, `st~1`, `st[k+1]`, `loop[0]@.95`. */
+  private reference(text: string, path: ProblemPath): CompiledReference {
+    const match = /^([A-Za-z]\w*)(?:~(\d+)|\[([^\]]+)\])?(?:@(.+))?$/.exec(text)
+    if (!match) {
+      this.wrong(path, `"${text}" is not a reference. Write a label such as "st", "st~1", "st[k]" or "st[k]@0.5".`)
+      return { label: '', index: null, back: 0, at: null }
+    }
+    const label = match[1] as string
+    if (!this.labels.has(label))
+      this.wrong(path, `nothing is labelled "${label}", so it cannot be passed. Put "as": "${label}" on the move that makes that thread.`)
+    return {
+      label,
+      back: match[2] === undefined ? 0 : Number(match[2]),
+      index: match[3] === undefined ? null : this.expression(match[3], path),
+      at: match[4] === undefined ? null : this.expression(match[4], path),
+    }
   }
 
   private point(form: PointForm, path: ProblemPath, depth: number): CompiledPoint {

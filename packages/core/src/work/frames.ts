@@ -16,7 +16,7 @@ import {
   unit,
   fromAngle,
 } from '../geometry/index.ts'
-import { makeRuler, type ReadGuide, readRuler } from '../guide/index.ts'
+import { type GuideWidth, makeRuler, type ReadGuide, readRuler, type Ruler, widthsAt } from '../guide/index.ts'
 import type { LegFit } from './types.ts'
 
 export interface Frame {
@@ -25,6 +25,8 @@ export interface Frame {
   readonly named: (name: string) => Point | null
   /** 1, or -1 where left and right are exchanged for the left hand. */
   readonly mirror: 1 | -1
+  /** The sides are an outline, where the eye sees every slip. */
+  readonly outlined?: boolean
   /** Values for expressions: span, col and the like. */
   readonly values: Readonly<Record<string, number>>
 }
@@ -56,10 +58,15 @@ export interface AlongRequest {
   readonly mirror: boolean
   /** Fewest advances in each leg, from the tolerance on curves. */
   readonly atLeast: readonly number[]
+  /** "Right beside": a tie this far beyond the last hole needs no mark of its own. */
+  readonly besideMm: number
+  readonly width?: GuideWidth | undefined
+  readonly centre?: Point | undefined
+  /** So many frames, whatever would fit. */
+  readonly times?: number | undefined
 }
 
 const MOST_FRAMES = 60_000
-const none = (): null => null
 
 /** Equal steps along a line, a hole on every corner. */
 export function placeAlong(request: AlongRequest): Placed {
@@ -72,25 +79,30 @@ export function placeAlong(request: AlongRequest): Placed {
     return failed(['step'], `Stitches ${advance.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them on this line. Ask for longer ones.`)
   const bounds = [...new Set([0, ...path.corners, path.length])].sort((a, b) => a - b)
   const lengths = bounds.slice(1).map((bound, index) => bound - (bounds[index] as number))
-  if (request.restart && lengths.length > 1) return placeLegs(request, bounds, lengths)
-  const ruler = makeRuler({ legs: lengths, closed: path.closed, steps, tail: request.tail, atLeast: request.atLeast })
+  if (request.restart && lengths.length > 1 && request.times === undefined) return placeLegs(request, bounds, lengths)
+  const ruler =
+    request.times === undefined
+      ? makeRuler({ legs: lengths, closed: path.closed, steps, tail: request.tail, atLeast: request.atLeast })
+      : countRuler(request.times, advance, path.length)
   const repeats = path.closed ? Math.max(1, ruler.repeats - Math.max(0, Math.round(request.closedTail / advance))) : ruler.repeats
   const end = ruler.nominal.at(-1) as number
   const wrapped = path.closed ? (u: number) => u - Math.floor(u / end + 1e-12) * end : (u: number) => u
   // The left hand walks the line from its other end. What the last step leaves over (a tie beyond the last
   // hole) is left over at the other end, so that both hands use the same marks.
-  const left = mirror && !path.closed ? leftOver(steps, end) : 0
+  const over = mirror && !path.closed ? leftOver(steps, end) : 0
+  const left = over <= 1.5 * request.besideMm ? over : 0
+  const alongOf = (u: number): number => (mirror ? (path.closed ? end - wrapped(u) : end - left - u) : wrapped(u))
   const frameAt = (k: number): Frame => {
     const origin = k * advance
+    const middle = placeAt(path, readRuler(ruler, alongOf(origin)))
+    const reach = widthsAt(request.width, middle)
+    const [wl, wr] = mirror ? [reach.right, reach.left] : [reach.left, reach.right]
     return {
       mirror: mirror ? -1 : 1,
-      named: none,
-      values: {},
-      at: (s, t) => {
-        const u = origin + s
-        const along = mirror ? (path.closed ? end - wrapped(u) : end - left - u) : wrapped(u)
-        return onPath(path, readRuler(ruler, along), t, mirror)
-      },
+      named: (name) => (name === 'centre' ? (request.centre ?? null) : null),
+      outlined: request.width?.kind === 'outline',
+      values: { wl, wr, w: (wl + wr) / 2, rest: end - origin },
+      at: (s, t) => onPath(path, readRuler(ruler, alongOf(origin + s)), t, mirror),
     }
   }
   return {
@@ -124,6 +136,13 @@ function placeLegs(request: AlongRequest, bounds: readonly number[], lengths: re
     lengthMm: path.length,
     problems: placed.flatMap((one) => one.problems),
   }
+}
+
+/** A ruler for so many repeats: one even stretch over the whole guide. */
+function countRuler(times: number, advance: number, lengthMm: number): Ruler {
+  const repeats = Math.max(1, Math.round(times))
+  const stretch = lengthMm / (repeats * advance)
+  return { nominal: [0, repeats * advance], true: [0, lengthMm], repeats, legs: [{ lengthMm, advances: repeats, stretch }], advance }
 }
 
 function leftOver(steps: readonly number[], end: number): number {
@@ -207,8 +226,8 @@ export function placeOnce(guide: Extract<ReadGuide, { kind: 'spots' }>, mirror: 
   const frames = guide.at.map(
     (spot): Frame => ({
       mirror: mirror ? -1 : 1,
-      named: (name) => (name === 'centre' ? spot : null),
-      values: {},
+      named: (name) => (name === 'centre' ? spot : corner(name, spot, direction, guide.sideMm, mirror)),
+      values: guide.sideMm === undefined ? {} : { size: guide.sideMm },
       at: (s, t) => ({ at: step(step(spot, direction, s), leftOf(direction), mirror ? -t : t), direction }),
     }),
   )
@@ -220,6 +239,16 @@ export function placeOnce(guide: Extract<ReadGuide, { kind: 'spots' }>, mirror: 
     lengthMm,
     problems: [],
   }
+}
+
+/** The corners of a square, named as on a map: north is the side to the left of its direction. */
+function corner(name: string, spot: Point, direction: Point, side: number | undefined, mirror: boolean): Point | null {
+  if (side === undefined || !/^[ns][ew]$/.test(name)) return null
+  const north = leftOf(direction)
+  const flip = mirror ? -1 : 1
+  const x = name[1] === 'e' ? side / 2 : -side / 2
+  const y = (name[0] === 'n' ? side / 2 : -side / 2) * flip
+  return step(step(spot, direction, x), north, y)
 }
 
 function failed(path: ProblemPath, message: string): Placed {

@@ -2,10 +2,11 @@
  * The thread as it is worked: where the needle is, what lies open, what has been made. Each move changes it
  * and adds pieces of thread; a move that cannot be made is a problem that names it.
  */
-import { distance, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import { distance, dot, leftOf, lengthOf, scale, subtract, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import type { Round } from '../notation/index.ts'
 import { wayRoundPost } from './post-rule.ts'
-import type { Hole, Motion, MoveRef, Segment, SegmentKind, Side, ThreadRole } from './types.ts'
+import { nearestOnThread, placeOnThread, type PassedThread, wayPast } from './pass-rule.ts'
+import type { SurfacePass, Hole, Motion, MoveRef, Segment, SegmentKind, Side, ThreadRole } from './types.ts'
 import { windUp } from './wrap-rule.ts'
 
 export class MoveError extends Error {}
@@ -30,6 +31,22 @@ const SAME_HOLE_MM = 0.01
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
 const PIERCED_MM = 0.5
 
+/** A thread by its label: the latest, so many before it, or the k-th from the beginning; perhaps a place on it. */
+export interface ThreadReference {
+  readonly label: string
+  readonly index: number | null
+  readonly back: number
+  readonly at: number | null
+}
+
+export interface PassHow {
+  readonly from: 'left' | 'right' | 'near'
+  readonly at: number
+  readonly hitch: boolean
+  readonly bightMm: number | null
+  readonly advanceMm: number
+}
+
 interface OpenLoop {
   readonly from: number
   readonly to: number
@@ -50,6 +67,11 @@ export class ThreadState {
   private open: OpenLoop | null = null
   private turns = 0
   private order = 0
+  readonly passes: SurfacePass[] = []
+  /** Parts of the way in front that lie under something: from and to way-point, and the order they take. */
+  private unders: { from: number; to: number; order: number }[] = []
+  private passSide: Point | null = null
+  private passAt: Point | null = null
   private readonly byLabel = new Map<string, Segment[]>()
   private readonly byPlace = new Map<string, number>()
 
@@ -110,12 +132,115 @@ export class ThreadState {
       this.open = { from, to: hole, way: [...way, this.at3(hole)], context }
       return
     }
-    this.addSegment('front', 'straight', from, hole, [...way, this.at3(hole)], context, context.label)
+    this.addWay(from, hole, [...way, this.at3(hole)], context)
+  }
+
+  /** Slides past labelled threads on the front: under or over them, or with a hitch. */
+  pass(kind: 'under' | 'over', references: readonly ThreadReference[], how: PassHow, context: MoveContext): void {
+    const way = this.way
+    if (!way) throw new MoveError('there is no thread in front to slide. Come up first.')
+    const segments = references.map((one) => this.find(one))
+    const first = segments[0] as Segment
+    const lead = placeOnThread(first.points, references[0]?.at ?? how.at)
+    const passed: PassedThread[] = [lead, ...segments.slice(1).map((segment) => nearestOnThread(segment.points, lead.at))]
+    const before = way[way.length - 1] as Point3
+    const side = this.sideOf(lead, how.from, before, context)
+    const rho = this.settings.diameterMm
+    const pass = wayPast({
+      kind,
+      passed,
+      side,
+      direction: context.direction,
+      rho,
+      before,
+      beforeSide: this.passSide,
+      beforeAt: this.passAt,
+      advanceMm: how.advanceMm,
+      bightMm: how.bightMm,
+    })
+    if (way.length > 1 && (pass.slantBack.x !== 0 || pass.slantBack.y !== 0))
+      way[way.length - 1] = { ...before, x: before.x + pass.slantBack.x, y: before.y + pass.slantBack.y }
+    const entry = pass.through[0] as Point3
+    const exit = pass.through[pass.through.length - 1] as Point3
+    if (how.hitch) {
+      const { diameterMm, lineWidthMm } = this.settings
+      way.push(
+        ...wayRoundPost({ a: before, b: entry, c: exit, direction: context.direction, round: 'inside', mirror: context.mirror, diameterMm, lineWidthMm }).slice(
+          1,
+          -1,
+        ),
+      )
+      this.note('catch-loop')
+    } else way.push(...pass.approach)
+    const from = way.length
+    way.push(...pass.through)
+    if (kind === 'under') this.unders.push({ from, to: way.length - 1, order: Math.min(...segments.map((segment) => segment.order)) - 0.5 })
+    this.note(kind === 'under' ? 'pass-under' : 'pass-over', segments.length)
+    this.passSide = { x: -side.x, y: -side.y }
+    this.passAt = lead.at
+    const left = dot(side, leftOf(context.direction)) >= 0
+    this.passes.push({
+      kind,
+      at: lead.at,
+      from: left ? 'left' : 'right',
+      hitch: how.hitch,
+      labels: references.map((one) => one.label),
+      made: context.made,
+      afterHole: this.lastHole,
+      soFar: splineThrough(way),
+    })
+  }
+
+  private find({ label, index, back }: ThreadReference): Segment {
+    const made = this.byLabel.get(label) ?? []
+    const segment = index === null ? made[made.length - 1 - back] : made[index]
+    if (!segment) throw new MoveError(`there is no "${label}${index === null ? '' : `[${index}]`}" to pass; ${made.length} of them have been made.`)
+    return segment
+  }
+
+  /** Towards the side that the needle enters from, square to the thread that is passed. */
+  private sideOf(lead: PassedThread, from: 'left' | 'right' | 'near', before: Point3, context: MoveContext): Point {
+    const normal = leftOf(lead.tangent)
+    const wanted = from === 'near' ? subtract(before, lead.at) : scale(leftOf(context.direction), (from === 'left' ? 1 : -1) * context.mirror)
+    const agrees = dot(normal, wanted)
+    // The thread passed runs across the working: take the side it comes from.
+    const decided = Math.abs(agrees) > 0.05 ? agrees : dot(normal, subtract(before, lead.at))
+    return decided >= 0 ? normal : scale(normal, -1)
+  }
+
+  /** The way in front as one curve, cut where it goes under something. */
+  private addWay(from: number, to: number, way: readonly Point3[], context: MoveContext): void {
+    const unders = this.unders
+    this.unders = []
+    this.passSide = null
+    this.passAt = null
+    if (unders.length === 0) {
+      this.addSegment('front', 'straight', from, to, way, context, context.label)
+      return
+    }
+    const curve = splineThrough(way)
+    const perStep = (curve.length - 1) / (way.length - 1)
+    let done = 0
+    for (const under of unders) {
+      this.addPiece(from, to, curve.slice(Math.round(done * perStep), Math.round(under.from * perStep) + 1), context, null)
+      this.addPiece(from, to, curve.slice(Math.round(under.from * perStep), Math.round(under.to * perStep) + 1), context, under.order)
+      done = under.to
+    }
+    this.addPiece(from, to, curve.slice(Math.round(done * perStep)), context, null)
+  }
+
+  private addPiece(from: number, to: number, points: readonly Point3[], context: MoveContext, order: number | null): void {
+    if (points.length < 2) return
+    const segment = this.addSegment('front', 'straight', from, to, [points[0] as Point3, points[points.length - 1] as Point3], context, context.label)
+    segment.points = points
+    segment.lengthMm = lengthOf(points)
+    if (order !== null) segment.order = order
   }
 
   by(at: Point): void {
     if (!this.way) throw new MoveError('the thread is behind, so it cannot be led across the front. Come up first.')
     this.way.push({ x: at.x, y: at.y, z: 0 })
+    this.passSide = null
   }
 
   wrap(turns: number): void {
@@ -221,6 +346,7 @@ export class ThreadState {
       points,
       lengthMm,
       order: this.order,
+      sequence: this.order,
       made: context.made,
       label,
       from,

@@ -26,7 +26,9 @@ export interface Segment {
   points: readonly Point3[]
   lengthMm: number
   /** Later lies over earlier. */
-  readonly order: number
+  order: number
+  /** In which order the pieces came to be; `order` says how they lie. */
+  readonly sequence: number
   readonly made: MoveRef
   readonly label: string | null
   /** Indexes into `holes`: where it comes out of and goes into the cloth. */
@@ -47,7 +49,20 @@ export interface Hole extends Point {
   readonly same: number
 }
 
-export type Motion = 'up' | 'down' | 'shared-hole' | 'turn-back' | 'split' | 'leave-loop' | 'catch-loop' | 'cross-loop' | 'keep-side' | 'wrap' | 'edge'
+export type Motion =
+  | 'up'
+  | 'down'
+  | 'shared-hole'
+  | 'turn-back'
+  | 'split'
+  | 'leave-loop'
+  | 'catch-loop'
+  | 'cross-loop'
+  | 'keep-side'
+  | 'wrap'
+  | 'pass-under'
+  | 'pass-over'
+  | 'edge'
 
 export type MotionCounts = Readonly<Partial<Record<Motion, number>>>
 
@@ -68,9 +83,25 @@ export interface Fitted {
   readonly askedMm: number
 }
 
+/** A pass of the needle past threads on the front. */
+export interface SurfacePass {
+  readonly kind: 'under' | 'over'
+  readonly at: Point
+  /** The side it comes from, of the direction of working, as worked. */
+  readonly from: 'left' | 'right'
+  readonly hitch: boolean
+  readonly labels: readonly string[]
+  readonly made: MoveRef
+  /** The last hole before it. */
+  readonly afterHole: number
+  /** The thread in front so far, from that hole. */
+  readonly soFar: readonly Point3[]
+}
+
 export interface WorkedStitch {
   readonly segments: readonly Segment[]
   readonly holes: readonly Hole[]
+  readonly passes: readonly SurfacePass[]
   readonly fitted: Fitted
   readonly motions: MotionCounts
   readonly repeats: number

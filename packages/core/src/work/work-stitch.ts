@@ -3,7 +3,7 @@
  * and no stitch by name.
  */
 import { error, type Problem, type Result, failure, success } from '../base/index.ts'
-import { dot, lerp, type Point, step, leftOf, subtract, unit } from '../geometry/index.ts'
+import { dot, lerp, type MeasuredPath, measurePath, type Point, step, leftOf, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { ExpressionError, type Compiled, type MaterialValues, type ParameterValues, type StitchDocument } from '../notation/index.ts'
 import { type BlockName, type CompiledMove, type CompiledPass, type CompiledPoint, compileStitch, where } from './compile.ts'
@@ -38,6 +38,7 @@ class Worker {
   private frame: Frame | null = null
   private frameIndex = 0
   private frames: readonly Frame[] = []
+  private advance = 0
 
   constructor(private readonly work: StitchWork) {
     this.base = new Map(Object.entries(work.materials))
@@ -60,8 +61,8 @@ class Worker {
     if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.counts) if (count > 0) motions[motion] = count
-    const { segments, holes, trips, wrapMm } = this.thread
-    return success({ segments, holes, fitted: this.fitted, motions, repeats: this.repeats, trips, wrapMm })
+    const { segments, holes, passes: past, trips, wrapMm } = this.thread
+    return success({ segments, holes, passes: past, fitted: this.fitted, motions, repeats: this.repeats, trips, wrapMm })
   }
 
   private pass(pass: CompiledPass, passIndex: number): readonly Problem[] {
@@ -102,16 +103,22 @@ class Worker {
   private place(pass: CompiledPass): Placed {
     const { guide, leftHand, document } = this.work
     const { place } = pass
-    if (place.kind === 'along' && guide.kind === 'line') {
+    this.advance = place.steps.reduce((total, one) => total + this.value(one), 0)
+    if (place.kind === 'along' && (guide.kind === 'line' || guide.kind === 'shape')) {
+      const line = guide.kind === 'line' ? guide : alongVein(guide)
       const tail = place.tail ? this.value(place.tail) : 0
       return placeAlong({
-        path: guide.path,
+        path: line.path,
+        width: line.width,
+        centre: line.centre,
+        times: place.times ? this.value(place.times) : undefined,
         steps: place.steps.map((one) => this.value(one)),
         tail,
         closedTail: place.closedTail ? this.value(place.closedTail) : tail,
         cornerTail: place.cornerTail ? this.value(place.cornerTail) : tail,
         restart: document.corner === 'restart',
         mirror: leftHand,
+        besideMm: this.work.materials.e,
         atLeast: this.work.atLeast ?? [],
       })
     }
@@ -165,6 +172,30 @@ class Worker {
       this.thread.wrap(this.value(move.turns))
       return
     }
+    if (move.kind === 'pass') {
+      const here = frame.at(0, 0)
+      const references = move.references.map((reference) => ({
+        label: reference.label,
+        back: reference.back,
+        index: reference.index ? Math.round(this.value(reference.index)) : null,
+        at: reference.at ? this.value(reference.at) : null,
+      }))
+      const next = frame.at(1, 0).at
+      const scaleMm = Math.hypot(next.x - here.at.x, next.y - here.at.y)
+      this.thread.pass(
+        move.past,
+        references,
+        {
+          from: move.from,
+          at: move.at ? this.value(move.at) : 0.5,
+          hitch: move.hitch,
+          bightMm: move.bight ? this.value(move.bight) : null,
+          advanceMm: this.advance * scaleMm,
+        },
+        { made, label, direction: here.direction, mirror: frame.mirror },
+      )
+      return
+    }
     const found = this.point(move.point, frame, this.frameIndex)
     // A named point of a frame beyond the ends: the move is left out.
     if (!found) return
@@ -196,8 +227,11 @@ class Worker {
   private point(form: CompiledPoint, frame: Frame, index: number): FoundPoint | null {
     switch (form.kind) {
       case 'frame': {
-        const place = frame.at(this.value(form.s), this.value(form.t))
-        return { at: place.at, direction: place.direction, edge: false }
+        const t = this.value(form.t)
+        const place = frame.at(this.value(form.s), t)
+        const reach = t > 0 ? frame.values.wl : frame.values.wr
+        const edge = frame.outlined === true && t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
+        return { at: place.at, direction: place.direction, edge }
       }
       case 'last': {
         const last = this.thread.lastPoint
@@ -248,6 +282,26 @@ class Worker {
       `${this.work.document.name}, ${where(path)}, repeat ${this.frameIndex + 1}: ${thrown.message}${thrown.message.endsWith('.') ? '' : '.'}`,
     )
   }
+}
+
+/** A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord. */
+function alongVein(guide: Extract<ReadGuide, { kind: 'shape' }>): Extract<ReadGuide, { kind: 'line' }> {
+  const width = { kind: 'outline', points: guide.outline.points } as const
+  if (guide.vein) return { kind: 'line', path: guide.vein, width }
+  let ends: readonly [Point, Point] = [guide.outline.points[0] as Point, guide.outline.points[1] as Point]
+  let longest = 0
+  // Every fifth point of a finely flattened outline finds the longest chord to a hair.
+  const some = guide.outline.points.filter((_, index) => guide.outline.points.length < 200 || index % 5 === 0)
+  for (const a of some) {
+    for (const b of some) {
+      const size = Math.hypot(a.x - b.x, a.y - b.y)
+      if (size > longest + 1e-9) {
+        longest = size
+        ends = [a, b]
+      }
+    }
+  }
+  return { kind: 'line', path: measurePath(ends) as MeasuredPath, width }
 }
 
 interface FoundPoint {
