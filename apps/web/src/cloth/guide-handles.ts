@@ -11,7 +11,9 @@ export interface Handle {
 
 export function handlesOf(guide: Guide): readonly Handle[] {
   switch (guide.kind) {
-    case 'line': {
+    case 'line':
+    case 'band': {
+      if (guide.path === undefined) return []
       const path = parsePath(guide.path)
       if (!path.ok) return []
       const middle = placeAt(path.value, path.value.length / 2).at
@@ -31,6 +33,9 @@ export function handlesOf(guide: Guide): readonly Handle[] {
       return [{ id: 'spot-0', name: 'the spot', at: { x: guide.at[0], y: guide.at[1] } }]
     case 'spots':
       return guide.at.map(([x, y], index) => ({ id: `spot-${index}`, name: `spot ${index + 1}`, at: { x, y } }))
+    case 'ring':
+    case 'square':
+      return [{ id: 'whole', name: 'the whole guide', at: { x: guide.at[0], y: guide.at[1] } }]
     default:
       return []
   }

@@ -44,7 +44,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
   }
   items.push(...drawThread(made, 'front', look, picture.detail))
   if (step.loose) {
-    const own = step.move === 'under' || step.move === 'over' ? (look.second ?? look) : look
+    const own = step.thread === 'second' ? (look.second ?? look) : look
     items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm, colour: mix(own.colour, '#1a1420', 0.42), cap: 'round' })
     items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm * 0.8, colour: own.colour, cap: 'round' })
   }
@@ -65,7 +65,9 @@ export function drawStep(picture: StepPicture): DrawnStep {
 }
 
 function viewBox(demonstration: Demonstration): { left: number; right: number; top: number; bottom: number } {
-  const points: Point[] = demonstration.segments.flatMap((segment) => segment.points)
+  // Where only the first stitches are stepped through, they fill the picture.
+  const last = demonstration.steps.at(-1)?.sequence ?? Number.POSITIVE_INFINITY
+  const points: Point[] = demonstration.segments.filter((segment) => segment.sequence <= last).flatMap((segment) => segment.points)
   for (const step of demonstration.steps) if (step.loose) points.push(...step.loose)
   const reach = Math.max(...demonstration.segments.map((segment) => segment.sizeMm / 2), 0.4)
   const xs = points.map((at) => at.x)
@@ -97,7 +99,7 @@ function guideItems({ guide, hand }: Demonstration, place: (at: Point) => Point)
 function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
   const seen = new Set<number>()
-  const rows = numberRows(demonstration, numberMm, place)
+  const beside = numberPlaces(demonstration, numberMm, place)
   for (const [index, hole] of demonstration.holes.entries()) {
     if (seen.has(hole.number)) continue
     seen.add(hole.number)
@@ -106,13 +108,12 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
       items.push({ kind: 'disc', at, radiusMm: numberMm * 0.1, fill: '#8A7A66', opacity: 0.6 })
       continue
     }
-    const above = hole.number % 2 === 1
     const current = hole.number === step.hole
     const size = current ? numberMm * 1.15 : numberMm
     items.push({ kind: 'disc', at, radiusMm: current ? numberMm * 0.2 : numberMm * 0.13, fill: '#3a2d1e' })
     items.push({
       kind: 'words',
-      at: { x: at.x - numberMm * 0.25, y: above ? rows.above(at.y) : rows.below(at.y) },
+      at: beside(at, hole.number),
       text: String(hole.number),
       sizeMm: size,
       face: current ? 'text-bold' : 'text',
@@ -123,16 +124,23 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
   return items
 }
 
-/** Numbers stand clear of the thread: on a line above and below its band, elsewhere beside their hole. */
-function numberRows({ guide, segments, holes }: Demonstration, numberMm: number, place: (at: Point) => Point) {
-  const size = Math.max(0, ...segments.map((segment) => segment.sizeMm / 2))
-  if (guide.kind !== 'line') {
-    const out = Math.abs(place({ x: 0, y: size }).y - place({ x: 0, y: 0 }).y)
-    return { above: (y: number): number => y - out - numberMm * 0.5, below: (y: number): number => y + out + numberMm * 1.15 }
+/** Where a hole's number stands, clear of the thread: on a line in rows above and below it, elsewhere outwards. */
+function numberPlaces({ guide, segments, holes }: Demonstration, numberMm: number, place: (at: Point) => Point): (at: Point, number: number) => Point {
+  const placed = holes.map(place)
+  const [high, low] = [Math.min(...placed.map((at) => at.y)), Math.max(...placed.map((at) => at.y))]
+  if (guide.kind === 'line' && low - high < numberMm * 1.5) {
+    const ys = [...segments.filter((segment) => segment.side === 'front').flatMap((segment) => segment.points)].map((at) => place(at).y)
+    const [top, bottom] = [Math.min(high, ...ys) - numberMm * 0.55, Math.max(low, ...ys) + numberMm * 1.2]
+    return (at, number) => ({ x: at.x - numberMm * 0.25, y: number % 2 === 1 ? top : bottom })
   }
-  const ys = [...segments.filter((segment) => segment.side === 'front').flatMap((segment) => segment.points), ...holes].map((at) => place(at).y)
-  const [top, bottom] = [Math.min(...ys) - numberMm * 0.55, Math.max(...ys) + numberMm * 1.2]
-  return { above: (): number => top, below: (): number => bottom }
+  const size = Math.max(0, ...segments.map((segment) => segment.sizeMm / 2))
+  const out = Math.abs(place({ x: 0, y: size }).y - place({ x: 0, y: 0 }).y) + numberMm * 0.85
+  const middle = (high + low) / 2
+  return (at) => {
+    // Up or down from the middle of the picture, a little to the left, away from the needle.
+    const up = at.y <= middle ? -1 : 1
+    return { x: at.x - numberMm * 0.4, y: at.y + up * out + numberMm * 0.35 }
+  }
 }
 
 /**
@@ -145,11 +153,12 @@ function needle(step: Step, place: (at: Point) => Point, { look, numberMm }: Ste
   const long = numberMm * 3
   const lean = { x: 0.52, y: -0.854 }
   const out = (from: Point, by: number): Point => ({ x: from.x + lean.x * by, y: from.y + lean.y * by })
-  const width = Math.max(0.25, look.lineWidthMm * scale * 0.8)
+  const own = step.thread === 'second' ? (look.second ?? look) : look
+  const width = Math.max(0.25, own.lineWidthMm * scale * 0.8)
   const items: DrawingItem[] = []
   const eye = up ? out(at, numberMm * 0.9) : out(at, long)
   const tip = up ? out(at, numberMm * 0.9 + long) : at
-  if (up) items.push({ kind: 'stroke', paths: [[at, eye]], widthMm: width, colour: mix(look.colour, '#1a1420', 0.25), cap: 'round' })
+  if (up) items.push({ kind: 'stroke', paths: [[at, eye]], widthMm: width, colour: mix(own.colour, '#1a1420', 0.25), cap: 'round' })
   const towards = { x: (tip.x - eye.x) / long, y: (tip.y - eye.y) / long }
   const half = numberMm * 0.115
   const side = { x: towards.y * half, y: -towards.x * half }

@@ -3,7 +3,7 @@
  * so they are always those of the right hand's working.
  */
 import type { Point } from '../geometry/index.ts'
-import { distance, placeAt } from '../geometry/index.ts'
+import { distance, leftOf, placeAt, step } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
@@ -17,7 +17,7 @@ export type Mark =
 export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkStyle, nth: number, besideMm: number): Mark[] {
   if (style === 'none') return []
   const marks: Mark[] = []
-  if (guide.kind === 'line') marks.push({ kind: 'line', points: guide.path.points, closed: guide.path.closed })
+  if (guide.kind === 'line') marks.push(...linesOf(guide))
   if (guide.kind === 'shape') {
     marks.push({ kind: 'line', points: guide.outline.points, closed: true })
     for (const direction of guide.directions) marks.push({ kind: 'line', points: direction.points, closed: false })
@@ -31,6 +31,29 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkSty
   else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
   else if (style === 'ends-only') marks.push(...dots.slice(0, 1), ...dots.slice(1).slice(-1))
   return marks
+}
+
+/** The line itself; for a band its two rails instead, for a ring its centre too. */
+function linesOf(guide: Extract<ReadGuide, { kind: 'line' }>): Mark[] {
+  const { path, width, centre } = guide
+  if (width?.kind === 'outline')
+    return [
+      { kind: 'line', points: width.points, closed: true },
+      { kind: 'line', points: path.points, closed: false },
+    ]
+  if (width?.kind === 'even') {
+    const rail = (by: number): Mark => ({
+      kind: 'line',
+      points: path.starts.map((start) => {
+        const place = placeAt(path, start)
+        return step(place.at, leftOf(place.direction), by)
+      }),
+      closed: path.closed,
+    })
+    return [rail(width.halfMm), rail(-width.halfMm)]
+  }
+  const line: Mark = { kind: 'line', points: path.points, closed: path.closed }
+  return centre ? [line, { kind: 'dot', at: centre, needle: 'down' }] : [line]
 }
 
 /** The share of holes that a mark shows, 0 to 1. */

@@ -49,7 +49,7 @@ export function moveGuide(guide: Guide, by: Point): Guide {
  * kept. A closed line or one whose ends meet is returned unchanged.
  */
 export function dragEnd(guide: Guide, end: 'start' | 'end', to: Point): Guide {
-  if (guide.kind !== 'line') return guide
+  if ((guide.kind !== 'line' && guide.kind !== 'band') || guide.path === undefined) return guide
   const parsed = parsePath(guide.path)
   if (!parsed.ok || parsed.value.closed) return guide
   const path = parsed.value

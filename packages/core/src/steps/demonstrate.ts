@@ -31,6 +31,7 @@ export interface Step {
   readonly sentence: string
   readonly block: Hole['made']['block']
   readonly repeat: number
+  readonly thread: 'main' | 'second'
   /** Segments with a sequence up to this one have been made. */
   readonly sequence: number
   /** A loop that waits to be caught. */
@@ -154,6 +155,7 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
       sentence: sentenceFor({ move, previous, hole: number, sameHole: known !== undefined, hand, wraps: ending?.turns ?? 0, block: hole.made.block }),
       block: hole.made.block,
       repeat: hole.made.repeat,
+      thread: document.passes[hole.made.pass]?.thread ?? 'main',
       sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
       wraps: ending?.turns ?? 0,
@@ -170,6 +172,7 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
         sentence: passSentence(pass, hand),
         block: pass.made.block,
         repeat: pass.made.repeat,
+        thread: document.passes[pass.made.pass]?.thread ?? 'main',
         sequence,
         loose: pass.soFar.map(seen),
         wraps: 0,

@@ -264,11 +264,11 @@ export const bandsAndKnots: readonly StitchDocument[] = [
         place: { along: { step: ['P*1.414'], tail: 0 } },
         start: [{ up: [0, 0] }, { down: ['V', 0], as: 'st' }],
         repeat: [
-          { up: ['0.02', 'wl'], when: 'first' },
+          // At the very tip there is no width to cross.
           { up: [0, 'wl'], when: 'not-first' },
-          { down: ['min(max(wl,V/2),rest)', '-o*min(1,wl)'], as: 'st' },
-          { up: [0, '-wr'] },
-          { down: ['min(max(wr,V/2),rest)', 'o*min(1,wr)'], as: 'st' },
+          { down: ['min(max(wl,V/2),rest)', '-o*min(1,wl)'], as: 'st', when: 'not-first' },
+          { up: [0, '-wr'], when: 'not-first' },
+          { down: ['min(max(wr,V/2),rest)', 'o*min(1,wr)'], as: 'st', when: 'not-first' },
         ],
       },
     ],
