@@ -1,9 +1,10 @@
 /** The shelf: a teacher's samplers. */
 import type { SamplerSummary } from '@lemmata/contract'
 import { App, Button, Input, Modal } from 'antd'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
+import { FileButton } from '../look/FileButton.tsx'
 import { TopBar } from '../sampler/TopBar.tsx'
 
 export function Shelf() {
@@ -12,7 +13,6 @@ export function Shelf() {
   const [naming, setNaming] = useState<{ id: string | null; name: string } | null>(null)
   const { message } = App.useApp()
   const navigate = useNavigate()
-  const file = useRef<HTMLInputElement>(null)
 
   const load = useCallback(() => {
     api.samplers().then(
@@ -97,19 +97,9 @@ export function Shelf() {
             <h1>Shelf</h1>
             <span className="quiet">Your samplers, the last changed first.</span>
           </div>
-          <input
-            ref={file}
-            type="file"
-            accept="application/json,.json"
-            hidden
-            aria-label="Sampler file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0]
-              event.target.value = ''
-              if (chosen) void importFile(chosen)
-            }}
-          />
-          <Button onClick={() => file.current?.click()}>Import a file</Button>
+          <FileButton label="Sampler file" onFile={(file) => void importFile(file)}>
+            Import a file
+          </FileButton>
           <Button type="primary" onClick={() => setNaming({ id: null, name: '' })}>
             New sampler
           </Button>

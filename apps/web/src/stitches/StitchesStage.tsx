@@ -10,9 +10,10 @@ import { LIBRARY } from '@lemmata/core/stitches'
 import { formatLength } from '@lemmata/core/units'
 import { readJson, readStitch } from '@lemmata/contract'
 import { App, Button, Input } from 'antd'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
+import { FileButton } from '../look/FileButton.tsx'
 import { Slope } from '../look/Glyphs.tsx'
 import { PanelBoundary } from '../sampler/PanelBoundary.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -55,7 +56,6 @@ export function StitchesStage() {
   const { message } = App.useApp()
   const [chosen, setChosen] = useState<string | null>(null)
   const [search, setSearch] = useState('')
-  const file = useRef<HTMLInputElement>(null)
   const wall = useMemo<readonly Shown[]>(() => {
     const all = [
       ...sampler.stitches.map((document) => ({ document, own: true })),
@@ -110,19 +110,9 @@ export function StitchesStage() {
           onChange={(event) => setSearch(event.target.value)}
           style={{ width: 250 }}
         />
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          hidden
-          aria-label="Stitch file"
-          onChange={(event) => {
-            const one = event.target.files?.[0]
-            event.target.value = ''
-            if (one) void open(one)
-          }}
-        />
-        <Button onClick={() => file.current?.click()}>Open a stitch file</Button>
+        <FileButton label="Stitch file" onFile={(file) => void open(file)}>
+          Open a stitch file
+        </FileButton>
       </div>
       <div className="stitch-split">
         <div className="wall">

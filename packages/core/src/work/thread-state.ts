@@ -293,7 +293,7 @@ export class ThreadState {
     const segment = made.at(-1)
     if (!segment) throw new MoveError(`there is no "${label}" yet to split.`)
     const [first, last] = [segment.points[0] as Point3, segment.points[segment.points.length - 1] as Point3]
-    const gap = nearestTo(segment.points, at)
+    const gap = distance(nearestOnThread(segment.points, at).at, at)
     if (gap > PIERCED_MM + 0.25 * distance(first, last))
       throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${label}", so the needle would not split it.`)
     this.note('split')
@@ -369,18 +369,4 @@ function sortAlong(from: Point, to: Point, places: readonly Point[]): Point3[] {
   const dx = to.x - from.x
   const dy = to.y - from.y
   return [...places].sort((a, b) => (a.x - b.x) * dx + (a.y - b.y) * dy).map((at) => ({ x: at.x, y: at.y, z: 0 }))
-}
-
-function nearestTo(points: readonly Point[], at: Point): number {
-  let nearest = Number.POSITIVE_INFINITY
-  for (let index = 0; index + 1 < points.length; index += 1) {
-    const a = points[index] as Point
-    const b = points[index + 1] as Point
-    const dx = b.x - a.x
-    const dy = b.y - a.y
-    const size = dx * dx + dy * dy
-    const share = size === 0 ? 0 : Math.min(1, Math.max(0, ((at.x - a.x) * dx + (at.y - a.y) * dy) / size))
-    nearest = Math.min(nearest, Math.hypot(at.x - a.x - dx * share, at.y - a.y - dy * share))
-  }
-  return nearest
 }

@@ -1,0 +1,176 @@
+/** Drawings: what lies over what, scales, sides, and the SVG writer. */
+import { describe, expect, it } from 'vitest'
+import { surroundingsOf } from '../assign/index.ts'
+import { workExercise, type WorkedExercise } from '../exercise/index.ts'
+import { type Exercise, type Guide, newSampler, type Sampler } from '../sampler/index.ts'
+import { demonstrate } from '../steps/index.ts'
+import {
+  clearRadius,
+  detailFor,
+  drawMarkItems,
+  drawSampler,
+  drawStep,
+  drawThread,
+  lookOf,
+  luminance,
+  mix,
+  moveItems,
+  PRINTED_MARKS,
+  reachOutside,
+  scaleItems,
+  type Stroke,
+  writeSvg,
+} from './index.ts'
+
+const sampler = newSampler('Drawn')
+function work(stitch: string, guide: Guide, more: Partial<Exercise> = {}): WorkedExercise {
+  const result = workExercise({ id: 'e1', name: 'E', stitch, guide, strands: 2, ...more }, surroundingsOf(sampler))
+  if (!result.ok) throw new Error(result.problems[0]?.message)
+  return result.value
+}
+const line: Guide = { kind: 'line', path: 'M 100 150 L 160 150' }
+
+describe('thread', () => {
+  it('is drawn as wide as the bundle lies, more of it the larger it appears', () => {
+    const done = work('back-stitch', line)
+    const look = lookOf(done.assigned)
+    const widths = drawThread(done.worked.segments, 'front', look, 'body').flatMap((item) => (item.kind === 'stroke' ? [item.widthMm] : []))
+    expect(new Set(widths)).toEqual(new Set([look.lineWidthMm]))
+    expect([0.5, 2, 5, 12].map((pixels) => detailFor(1, pixels))).toEqual(['chords', 'body', 'edged', 'full'])
+    const counts = (['chords', 'body', 'edged', 'full'] as const).map((detail) => drawThread(done.worked.segments, 'front', look, detail).length)
+    expect([...counts].sort((a, b) => a - b)).toEqual(counts)
+  })
+
+  it('a whipping thread is drawn before the stitch it passes under and after the one it passes over', () => {
+    const done = work('whipped-back', line)
+    const look = lookOf(done.assigned)
+    const items = drawThread(done.worked.segments, 'front', look, 'body').filter((item): item is Stroke => item.kind === 'stroke')
+    const pieces = [...done.worked.segments].filter((segment) => segment.side === 'front').sort((a, b) => a.order - b.order)
+    expect(items.map((item) => item.colour)).toEqual(pieces.map((piece) => (piece.thread === 'second' ? look.second?.colour : look.colour)))
+    // The piece under the first stitch comes right before it.
+    const first = pieces.findIndex((piece) => piece.label === 'st')
+    expect(pieces[first - 1]?.thread).toBe('second')
+  })
+
+  it('the back is the mirror image about the middle, and holds only what is behind', () => {
+    const done = work('back-stitch', line)
+    const look = lookOf(done.assigned)
+    const back = drawThread(done.worked.segments, 'back', look, 'body', 155).filter((item): item is Stroke => item.kind === 'stroke')
+    const behind = done.worked.segments.filter((segment) => segment.side === 'back')
+    expect(back.length).toBe(behind.length)
+    expect(back[0]?.paths[0]?.[0]?.x).toBeCloseTo(310 - (behind[0]?.points[0]?.x ?? 0), 9)
+  })
+})
+
+describe('the sampler', () => {
+  const on = (exercise: Exercise): Sampler => ({ ...sampler, exercises: [exercise] })
+
+  it('has its layers by name, and marks only on the front', () => {
+    const done = work('running-stitch', line)
+    const layers = (side: 'front' | 'back') =>
+      drawSampler(on(done.exercise), [done], { side, worked: true, marks: true, detail: 'body' }).layers.map((layer) => layer.name)
+    expect(layers('front')).toEqual(['cloth', 'hoop', 'marks', 'thread'])
+    expect(layers('back')).toEqual(['cloth', 'hoop', 'thread'])
+  })
+
+  it('knows how far an exercise reaches outside the clear area', () => {
+    expect(reachOutside(work('back-stitch', line), sampler)).toBe(0)
+    // Clear radius 195 / 2 - 12 = 85.5 mm about (155, 155): 250 is 95 away.
+    expect(clearRadius({ shape: 'round', nominalMm: 203, insideMm: 195, at: [155, 155] })).toBe(85.5)
+    expect(reachOutside(work('back-stitch', { kind: 'line', path: 'M 155 155 L 250 155' }), sampler)).toBeCloseTo(95 - 85.5, 6)
+  })
+
+  it('marks tell up from down by form and not by colour', () => {
+    const marks = [
+      { kind: 'dot', at: { x: 0, y: 0 }, needle: 'up' },
+      { kind: 'dot', at: { x: 5, y: 0 }, needle: 'down' },
+    ] as const
+    const [up, down] = marks.map((mark) => drawMarkItems([mark], PRINTED_MARKS)[0])
+    expect(up).toHaveProperty('fill')
+    expect(down).toHaveProperty('stroke')
+    expect(down).not.toHaveProperty('fill')
+  })
+})
+
+describe('steps', () => {
+  it('grow: no step shows less than the one before, and the last shows everything', () => {
+    const done = work('chain-stitch', line)
+    const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand: 'right' })
+    if (!shown.ok) throw new Error('not shown')
+    const steps = shown.value.steps
+    for (let index = 1; index < steps.length; index += 1)
+      expect((steps[index] as { sequence: number }).sequence).toBeGreaterThanOrEqual((steps[index - 1] as { sequence: number }).sequence)
+    expect(steps.at(-1)?.sequence).toBe(Math.max(...shown.value.segments.map((segment) => segment.sequence)))
+    const drawn = drawStep({
+      demonstration: shown.value,
+      step: steps[2] as (typeof steps)[number],
+      look: lookOf(done.assigned),
+      widthMm: 40,
+      heightMm: 24,
+      detail: 'body',
+      cloth: '#ffffff',
+      numberMm: 2.6,
+    })
+    expect(drawn.scale).toBeGreaterThan(1)
+    // Everything but the needle stays in the frame.
+    for (const item of drawn.items) {
+      if (item.kind !== 'words') continue
+      expect(item.at.x).toBeGreaterThan(-1)
+      expect(item.at.x).toBeLessThan(41)
+    }
+  })
+
+  it('the left hand is the exact reflection', () => {
+    const done = work('stem-stitch', line)
+    const by = (hand: 'right' | 'left') => {
+      const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand })
+      if (!shown.ok) throw new Error('not shown')
+      return shown.value
+    }
+    const [right, left] = [by('right'), by('left')]
+    expect(left.steps.length).toBe(right.steps.length)
+    for (const [index, step] of left.steps.entries()) {
+      expect(step.at.x).toBeCloseTo(-(right.steps[index]?.at.x ?? 0), 12)
+      expect(step.hole).toBe(right.steps[index]?.hole)
+    }
+    expect(left.steps[2]?.sentence).toBe(right.steps[2]?.sentence.replace('right', 'left'))
+  })
+})
+
+describe('writers and colours', () => {
+  it('SVG is in millimetres, escaped and rounded to microns', () => {
+    const svg = writeSvg({
+      left: 0,
+      top: 0,
+      widthMm: 30,
+      heightMm: 20,
+      layers: [
+        {
+          name: 'a"<b',
+          clip: { left: 1, top: 1, right: 9, bottom: 9 },
+          items: [{ kind: 'words', at: { x: 1 / 3, y: 2 }, text: '<script>&', sizeMm: 3, face: 'text', colour: '#000000' }],
+        },
+      ],
+    })
+    expect(svg).toContain('width="30mm" height="20mm" viewBox="0 0 30 20"')
+    expect(svg).toContain('x="0.333"')
+    expect(svg).not.toContain('<script>')
+    expect(svg).toContain('clip-path="url(#clip0)"')
+  })
+
+  it('moving and scaling leave their input alone and undo each other', () => {
+    const items = drawMarkItems(work('running-stitch', line).marks, PRINTED_MARKS)
+    const before = JSON.stringify(items)
+    const there = moveItems(items, { x: 3, y: -4 })
+    expect(JSON.stringify(moveItems(there, { x: -3, y: 4 })).length).toBeGreaterThan(0)
+    expect(JSON.stringify(items)).toBe(before)
+    const disc = scaleItems([{ kind: 'disc', at: { x: 2, y: 4 }, radiusMm: 3 }], 2)[0]
+    expect(disc).toEqual({ kind: 'disc', at: { x: 4, y: 8 }, radiusMm: 6 })
+  })
+
+  it('mixing and luminance', () => {
+    expect(mix('#000000', '#ffffff', 0.5)).toBe('#808080')
+    expect(luminance('#ffffff')).toBeCloseTo(1, 6)
+    expect(luminance('#000000')).toBe(0)
+  })
+})

@@ -1,0 +1,70 @@
+/** Sheets as layout: nothing runs off the paper, everything that must be said is there. */
+import { describe, expect, it } from 'vitest'
+import { surroundingsOf } from '../assign/index.ts'
+import { workExercise } from '../exercise/index.ts'
+import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
+import { LIBRARY } from '../stitches/index.ts'
+import { practiceFor, practiceGuide } from '../guide/index.ts'
+import { contentArea, letterOf, makeSheets, type MeasureText, PAGE_SIZES, wrapText } from './index.ts'
+
+/** A face whose every letter is half as wide as high. */
+const measure: MeasureText = (text, sizeMm) => text.length * sizeMm * 0.5
+
+const exercises: Exercise[] = LIBRARY.map((document, index) => ({
+  id: `e${index}`,
+  name: document.name,
+  stitch: document.id,
+  guide: practiceGuide(document.practice ?? practiceFor(document), 155, 40 + index * 7, 150),
+}))
+const sampler: Sampler = { ...newSampler('Whole library'), exercises }
+const done = exercises.map((exercise) => {
+  const result = workExercise(exercise, surroundingsOf(sampler))
+  if (!result.ok) throw new Error(result.problems[0]?.message)
+  return result.value
+})
+
+describe.each(['a4', 'letter'] as const)('the whole library on %s', (page) => {
+  const pages = makeSheets({ sampler, exercises: done, title: 'All', page, hand: 'right', measure })
+  const { widthMm, heightMm } = PAGE_SIZES[page]
+
+  it('keeps every word on the paper', () => {
+    for (const one of pages) {
+      for (const item of one.layers.flatMap((layer) => (layer.clip ? [] : layer.items))) {
+        if (item.kind !== 'words') continue
+        const width = measure(item.text, item.sizeMm, item.face)
+        const left = item.align === 'right' ? item.at.x - width : item.align === 'middle' ? item.at.x - width / 2 : item.at.x
+        expect(left, item.text).toBeGreaterThan(0)
+        expect(left + width, item.text).toBeLessThan(widthMm)
+        expect(item.at.y).toBeLessThan(heightMm)
+      }
+    }
+  })
+
+  it('numbers its pages and carries the check bar and square on each', () => {
+    for (const [index, one] of pages.entries()) {
+      const words = one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])))
+      expect(words.some((text) => text.endsWith(`${index + 1} / ${pages.length}`))).toBe(true)
+      expect(words).toContain('50 mm')
+      expect(words).toContain('1 inch')
+    }
+  })
+
+  it('has every exercise in its key, and the text of every block stays above the foot', () => {
+    const area = contentArea(page)
+    const body = pages.flatMap((one) => one.layers.filter((layer) => layer.name === 'sheet').flatMap((layer) => layer.items))
+    for (const exercise of exercises) expect(body.some((item) => item.kind === 'words' && item.text.startsWith(exercise.name.split(' ')[0] ?? ''))).toBe(true)
+    for (const item of body) if (item.kind === 'words') expect(item.at.y).toBeLessThan(area.top + area.heightMm + 0.01)
+  })
+})
+
+describe('words on lines', () => {
+  it('break at spaces, and within a word only where it is wider than the line', () => {
+    expect(wrapText('rain on the window', 10, 2, 'text', measure)).toEqual(['rain on', 'the window'])
+    expect(wrapText('Antidisestablishment', 5, 2, 'text', measure).every((line) => measure(line, 2, 'text') <= 5)).toBe(true)
+    expect(wrapText('  ', 10, 2, 'text', measure)).toEqual([])
+  })
+
+  it('letters go on after Z', () => {
+    expect([0, 25, 26, 53].map(letterOf)).toEqual(['A', 'Z', 'A2', 'B3'])
+  })
+})
