@@ -8,7 +8,7 @@ import { placeAt } from '../geometry/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 import { demonstrate, type Hand } from '../steps/index.ts'
-import { formatLength, formatMinutes } from '../units/index.ts'
+import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
@@ -213,9 +213,7 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
         key.get(exercise.id) ?? '',
         exercise.name,
         assigned.document.name,
-        done.guide.kind === 'spots'
-          ? `${worked.fitted.count} of ${formatLength(done.widthMm, order.sampler.units)}`
-          : formatLength(lengthShown(done), order.sampler.units, order.sampler.units === 'mm' ? 2 : 3),
+        lengthWords(done, order.sampler.units),
         String(assigned.strands.value),
         `${nameThread(assigned.kind)}, ${assigned.thread.value.colour.name}`,
         nameNeedle(assigned.needle.value),
@@ -233,18 +231,35 @@ export function lengthShown(done: WorkedExercise): number {
   return first && askedMm > 0 ? (first.value * pitchMm) / askedMm : pitchMm
 }
 
+/** What is measured of this exercise, as the key says it: a stitch, a spacing, a knot. */
+function lengthWords(done: WorkedExercise, units: LengthUnit): string {
+  if (done.guide.kind === 'spots') return `${done.worked.fitted.count} of ${formatLength(done.widthMm, units)}`
+  const length = formatLength(lengthShown(done), units, units === 'mm' ? 2 : 3)
+  return done.guide.kind === 'shape' ? `${length} apart` : length
+}
+
+/** The exercise in a few sentences: stitches, thread, needle, time. */
+function summary(done: WorkedExercise, units: LengthUnit): string {
+  const { assigned, guide, minutes, thread, worked } = done
+  const each = guide.kind === 'spots' ? '' : `, ${lengthWords(done, units)}${guide.kind === 'shape' ? '' : ' each'}`
+  const { value: strands } = assigned.strands
+  const needlefuls = `${thread.needlefuls} ${thread.needlefuls === 1 ? 'needleful' : 'needlefuls'} of ${formatLength(assigned.ways.needlefulMm, units, 0)}`
+  return [
+    `${assigned.document.name}. ${worked.fitted.count} stitches${each}.`,
+    `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${nameThread(assigned.kind).toLowerCase()} in ${assigned.thread.value.colour.name}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle.`,
+    `${needlefuls}; about ${formatMinutes(minutes.total)}. Tension: ${assigned.document.tension ?? 'easy'}.`,
+  ].join(' ')
+}
+
 const FRAME = { widthMm: 43, heightMm: 24, gapMm: 4.4, perRow: 4 }
 
 function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, letterText: string): void {
-  const { assigned, exercise, worked, minutes, thread } = done
+  const { assigned, exercise } = done
   const { document } = assigned
   const units = order.sampler.units
   if (flow.room < 70) flow.turn()
   flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
-  flow.text(
-    `${document.name}. ${worked.fitted.count} stitches${done.guide.kind === 'spots' ? '' : `, ${formatLength(lengthShown(done), units, 2)} each`}. ${assigned.strands.value} ${assigned.strands.value === 1 ? 'strand' : 'strands'} of ${nameThread(assigned.kind).toLowerCase()} in ${assigned.thread.value.colour.name}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle. ${thread.needlefuls} ${thread.needlefuls === 1 ? 'needleful' : 'needlefuls'} of ${formatLength(assigned.ways.needlefulMm, units, 0)}; about ${formatMinutes(minutes.total)}. Tension: ${document.tension ?? 'easy'}.`,
-    { sizeMm: 3.4, colour: WALNUT },
-  )
+  flow.text(summary(done, units), { sizeMm: 3.4, colour: WALNUT })
   flow.space(2)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
   if (shown.ok) {
