@@ -207,7 +207,7 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
     'text-bold',
   )
   for (const done of order.exercises) {
-    const { assigned, exercise, worked } = done
+    const { assigned, exercise } = done
     row(
       [
         key.get(exercise.id) ?? '',
