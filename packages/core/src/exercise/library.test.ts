@@ -115,3 +115,18 @@ describe('difficulty keeps what every teacher agrees on', () => {
     expect(score(easier)).toBeLessThan(score(harder))
   })
 })
+
+describe('long rows', () => {
+  it('a whipped line of thousands of stitches costs no more for each than a short one', () => {
+    const zigzag = (count: number): Guide => ({
+      kind: 'line',
+      path: `M 0 0${Array.from({ length: count }, (_, index) => ` L ${index + 1} ${index % 2 === 0 ? 1 : 0}`).join('')}`,
+    })
+    const points = (count: number): number => {
+      const { passes } = work('whipped-back', zigzag(count)).worked
+      return passes.reduce((total, pass) => total + pass.soFar.length, 0) / passes.length
+    }
+    // What is kept for showing a step does not grow with the row.
+    expect(points(2000) / points(400)).toBeLessThan(1.2)
+  })
+})

@@ -16,7 +16,7 @@ export const CORNER_RAD = Math.PI / 4
 
 /** A path longer than this is a drawing, not a guide: 100 000 characters hold some 5 000 points. */
 export const MAX_PATH_CHARACTERS = 100_000
-const MAX_POINTS = 20_000
+const MAX_POINTS = 60_000
 /** Ten metres: larger than any cloth on a table. */
 const MAX_COORDINATE_MM = 10_000
 

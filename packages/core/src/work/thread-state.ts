@@ -47,6 +47,9 @@ export interface PassHow {
   readonly advanceMm: number
 }
 
+/** Way-points of a running thread that a step shows: a few stitches; all of a long row would cost its square. */
+const SHOWN_WAY = 24
+
 interface OpenLoop {
   readonly from: number
   readonly to: number
@@ -187,7 +190,7 @@ export class ThreadState {
       labels: references.map((one) => one.label),
       made: context.made,
       afterHole: this.lastHole,
-      soFar: splineThrough(way),
+      soFar: splineThrough(way.slice(-SHOWN_WAY)),
     })
   }
 

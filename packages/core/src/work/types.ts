@@ -94,7 +94,7 @@ export interface SurfacePass {
   readonly made: MoveRef
   /** The last hole before it. */
   readonly afterHole: number
-  /** The thread in front so far, from that hole. */
+  /** The thread in front so far: the last few stitches of it. */
   readonly soFar: readonly Point3[]
 }
 
