@@ -191,3 +191,18 @@ test('opens a stitch that nobody has seen, shows its moves, works it on the clot
   })
   await expect(page.getByText(/end/)).not.toHaveCount(0)
 })
+
+test('changes the password and signs in with the new one', async ({ page }) => {
+  const email = await makeTeacher(page)
+  await page.getByRole('link', { name: 'Nora Fell' }).click()
+  await page.getByLabel('Present password').fill('not this one at all')
+  await page.getByLabel('New password').fill('hail on the harbour')
+  await page.getByRole('button', { name: 'Change the password' }).click()
+  await expect(page.getByRole('alert')).toContainText('Your present password is not this one')
+  await page.getByLabel('Present password').fill('rain on the window')
+  await page.getByRole('button', { name: 'Change the password' }).click()
+  await expect(page.getByText('Your password is changed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible()
+  await signIn(page, email, 'hail on the harbour')
+})

@@ -191,7 +191,7 @@ export function BriefStage() {
         <section className="panel" style={{ display: 'grid', gap: 11, gridColumn: '1 / -1' }}>
           <h2>Ways of working</h2>
           <p className="why" style={{ margin: 0 }}>
-            Teachers disagree, with good reasons. Each choice changes steps, thread and minutes, and can be overruled in one exercise.
+            Teachers disagree, with good reasons. Each choice is followed in the steps, the thread and needle, or the words of the sheets.
           </p>
           <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(290px, 1fr))', gap: '12px 22px' }}>
             {WAYS.map((way) => (

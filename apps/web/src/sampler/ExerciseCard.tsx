@@ -1,6 +1,6 @@
 /** What is known and chosen about the selected exercise. */
 import type { Result } from '@lemmata/core/base'
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { fittedShare, type WorkedExercise } from '@lemmata/core/exercise'
 import { motionWord } from '@lemmata/core/plan'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
@@ -74,8 +74,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
 /** Asked and fitted, side by side. */
 function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exercise; done: WorkedExercise }) {
   const { units } = sampler
-  const { fitted } = done.worked
-  const share = fitted.askedMm > 0 ? fitted.pitchMm / fitted.askedMm : 1
+  const share = fittedShare(done.worked.fitted)
   const set = (id: string, value: number): void =>
     edit({ kind: 'change-exercise', id: exercise.id, set: { parameters: { ...exercise.parameters, [id]: value } } })
   return (

@@ -6,6 +6,8 @@ import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { formatLength, formatThread } from '@lemmata/core/units'
 import { Button, Select, Tag } from 'antd'
+import { totalThread } from '@lemmata/core/plan'
+import { readScreenScale } from '../drawing/screen-scale.ts'
 import { useWorked } from '../compute/use-worked.ts'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -188,7 +190,8 @@ function Overruled({ what, onBack }: { what: string; onBack: () => void }) {
 
 /** The line as wide as it reads, at four times its size. */
 function WidthSample({ done }: { done: WorkedExercise }) {
-  const px = (96 / 25.4) * 4
+  // Four times its size on this screen, as it was matched on the Cloth stage.
+  const px = readScreenScale() * 4
   const width = done.guide.kind === 'shape' ? done.assigned.bundle.flatWidthMm : done.widthMm
   return (
     <svg width="56" height="42" role="img" aria-label={`${width.toFixed(2)} mm wide`}>
@@ -203,21 +206,8 @@ function WidthSample({ done }: { done: WorkedExercise }) {
 /** Thread by colour, for one learner. */
 function Totals() {
   const { done } = useWorked()
-  const byThread = new Map<string, { name: string; singleMm: number; needlefuls: number; putUpMm: number; word: string; hex: string }>()
-  for (const one of done) {
-    const { thread, kind, bundle, ways } = one.assigned
-    const before = byThread.get(thread.value.id)
-    const singleMm = one.thread.needlefuls * ways.needlefulMm * bundle.strands
-    byThread.set(thread.value.id, {
-      name: `${thread.value.colour.name}, ${nameThread(kind).toLowerCase()}`,
-      hex: thread.value.colour.hex,
-      word: kind.putUp.word,
-      putUpMm: kind.putUp.lengthMm * kind.putUp.strands,
-      singleMm: (before?.singleMm ?? 0) + singleMm,
-      needlefuls: (before?.needlefuls ?? 0) + one.thread.needlefuls,
-    })
-  }
-  if (byThread.size === 0) return null
+  const totals = totalThread(done)
+  if (totals.length === 0) return null
   return (
     <section className="panel" style={{ marginTop: 18, maxWidth: 760 }}>
       <h2>For one learner</h2>
@@ -234,16 +224,19 @@ function Totals() {
           </tr>
         </thead>
         <tbody>
-          {[...byThread.values()].map((one) => (
-            <tr key={one.name}>
+          {totals.map((one) => (
+            <tr key={one.thread.id}>
               <td>
-                <span aria-hidden="true" style={{ display: 'inline-block', width: 26, height: 8, background: one.hex, borderRadius: 4, marginRight: 8 }} />
-                {one.name}
+                <span
+                  aria-hidden="true"
+                  style={{ display: 'inline-block', width: 26, height: 8, background: one.thread.colour.hex, borderRadius: 4, marginRight: 8 }}
+                />
+                {one.thread.colour.name}, {nameThread(one.kind).toLowerCase()}
               </td>
               <td>{one.needlefuls}</td>
               <td>{formatThread(one.singleMm)}</td>
               <td>
-                {((one.singleMm / one.putUpMm) * 100).toFixed(0)} % of a {one.word}
+                {(one.putUps * 100).toFixed(0)} % of a {one.kind.putUp.word}
               </td>
             </tr>
           ))}

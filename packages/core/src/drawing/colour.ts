@@ -21,12 +21,3 @@ export function luminance(hex: string): number {
   }) as [number, number, number]
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
-
-/** Difference in lightness on a scale of 0 to 100 (CIE L*). */
-export function lightnessContrast(a: string, b: string): number {
-  const lightness = (hex: string): number => {
-    const y = luminance(hex)
-    return y > 0.008856 ? 116 * Math.cbrt(y) - 16 : 903.3 * y
-  }
-  return Math.abs(lightness(a) - lightness(b))
-}

@@ -19,6 +19,7 @@ import {
 import { cycleOf } from '../notation/index.ts'
 import type { Exercise } from '../sampler/index.ts'
 import { followCurve, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
+import { fittedShare } from './fitted-length.ts'
 import { drawMarks, type Mark, markedShare } from './marks.ts'
 
 export interface WorkedExercise {
@@ -103,14 +104,13 @@ function measure(half: Halfway): WorkedExercise {
   const drawnMm = guide.kind === 'line' ? guide.path.length : guide.kind === 'shape' ? guide.outline.length : 10 * guide.at.length
   const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
   const length = mainLength(assigned.parameters)
-  const fittedShare = worked.fitted.askedMm > 0 ? worked.fitted.pitchMm / worked.fitted.askedMm : 1
   const radius = guide.kind === 'line' ? tightestRadius(guide.path, Math.max(1, worked.fitted.pitchMm)) : Number.POSITIVE_INFINITY
   const difficulty = rateDifficulty({
     motions: worked.motions,
     repeats: worked.repeats,
     moves: Math.max(...document.passes.map((pass) => cycleOf(pass).flat().length)),
     special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
-    lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare) / length.min : null,
+    lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
     bend: radius === Number.POSITIVE_INFINITY ? 0 : worked.fitted.pitchMm / radius,
     corners: guide.kind === 'line' ? guide.path.corners.length : 0,
     unmarked: guide.kind === 'shape' ? 0 : 1 - markedShare(worked, marks, materials.e),

@@ -1,6 +1,6 @@
 /** Points, measured paths, outlines and curves, all in millimetres with y down. */
 export * from './point.ts'
-export { measurePath, nearestPlace, placeAt, reversePath, slicePath, startAtCorner, thinPath, tightestRadius } from './measured-path.ts'
+export { measurePath, nearestPlace, placeAt, slicePath, startAtCorner, thinPath, tightestRadius } from './measured-path.ts'
 export type { MeasuredPath, Nearest, Place } from './measured-path.ts'
 export { CORNER_RAD, FLATTENING_MM, MAX_PATH_CHARACTERS, parsePath, parsePaths } from './svg-path.ts'
 export { areaOf, chordsAt, extentAlong, isConvex } from './shape.ts'

@@ -134,18 +134,6 @@ export function thinPath(path: MeasuredPath, spacing: number): MeasuredPath {
   return { points, starts, length: path.length, closed: path.closed, corners: path.corners }
 }
 
-/** The same places travelled from the other end. */
-export function reversePath(path: MeasuredPath): MeasuredPath {
-  const points = [...path.points].reverse()
-  const corners = path.corners
-    .map((corner) => path.length - corner)
-    .filter((corner) => path.closed || (corner > 0 && corner < path.length))
-    .map((corner) => (path.closed && corner === path.length ? 0 : corner))
-    .sort((a, b) => a - b)
-  const starts = path.starts.map((start) => path.length - start).reverse()
-  return { points, starts, length: path.length, closed: path.closed, corners }
-}
-
 /** The part between two distances travelled, as an open path without corners. Null when it has no length. */
 export function slicePath(path: MeasuredPath, from: number, until: number): MeasuredPath | null {
   if (!(until - from > 1e-9)) return null

@@ -15,7 +15,3 @@ export const HOOP_SIZES: readonly HoopSize[] = [3, 4, 5, 6, 7, 8, 9, 10, 12].map
   const nominalMm = Math.round(inches * 25.4)
   return { inches, nominalMm, insideMm: nominalMm - FREE_MM }
 })
-/** The smallest listed hoop whose clear area holds a design of that longest diagonal; null beyond the largest. */
-export function hoopForDesign(diagonalMm: number): HoopSize | null {
-  return HOOP_SIZES.find((size) => size.insideMm - 2 * HOOP_MARGIN_MM >= diagonalMm) ?? null
-}

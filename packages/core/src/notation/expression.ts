@@ -44,13 +44,6 @@ export function compileExpression(expression: Expression): Compiled {
   }
 }
 
-/** The names that an expression refers to, functions left out. */
-export function namesIn(expression: Expression): readonly string[] {
-  if (typeof expression === 'number') return []
-  const words = expression.match(/[A-Za-z_]\w*/g) ?? []
-  return [...new Set(words)].filter((word) => !FUNCTION_NAMES.includes(word))
-}
-
 type Token = { readonly kind: 'number'; readonly value: number } | { readonly kind: 'name' | 'sign'; readonly text: string }
 
 class Parser {

@@ -1,7 +1,7 @@
 /** Stitch documents: their shape, their arithmetic, their parameters and variants. */
 export type * from './document.ts'
 export { cycleOf, parameterSpec } from './document.ts'
-export { compileExpression, ExpressionError, namesIn } from './expression.ts'
+export { compileExpression, ExpressionError } from './expression.ts'
 export type { Compiled, Lookup } from './expression.ts'
 export { RESERVED_NAMES, resolveParameters } from './scope.ts'
 export type { MaterialValues, ParameterValue, ParameterValues } from './scope.ts'

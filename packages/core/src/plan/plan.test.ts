@@ -1,6 +1,9 @@
+import { surroundingsOf } from '../assign/index.ts'
+import { workExercise } from '../exercise/index.ts'
+import { newSampler } from '../sampler/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { brokenRules, type CourseItem, findOrder, orderCost, restsOn } from './index.ts'
+import { brokenRules, type CourseItem, findOrder, orderCost, restsOn, totalThread } from './index.ts'
 
 const item = (id: string, difficulty: number, motions: CourseItem['motions'], after: readonly string[] = []): CourseItem => ({
   id,
@@ -78,3 +81,21 @@ function* permutations<T>(items: readonly T[]): Generator<T[]> {
     for (const rest of permutations([...items.slice(0, index), ...items.slice(index + 1)])) yield [one, ...rest]
   }
 }
+
+describe('thread of the whole sampler', () => {
+  it('adds needlefuls at their full length, by thread', () => {
+    const sampler = newSampler('Totals')
+    const done = ['a', 'b'].flatMap((id) => {
+      const result = workExercise(
+        { id, name: id, stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 100 0' }, parameters: { L: 2.5 }, strands: 2 },
+        surroundingsOf(sampler),
+      )
+      return result.ok ? [result.value] : []
+    })
+    // 100 mm x 3.6 = 360 mm; 320 usable of 450: two needlefuls each, 4 x 450 x 2 strands = 3.6 m of the 48 m of a skein.
+    const [total] = totalThread(done)
+    expect(total?.needlefuls).toBe(4)
+    expect(total?.singleMm).toBe(3600)
+    expect(total?.putUps).toBeCloseTo(3.6 / 48, 9)
+  })
+})

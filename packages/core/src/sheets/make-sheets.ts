@@ -5,12 +5,13 @@
 import { nameNeedle, nameThread } from '../materials/index.ts'
 import { boxOfExercise, drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { placeAt } from '../geometry/index.ts'
-import type { WorkedExercise } from '../exercise/index.ts'
+import { fittedLength, type WorkedExercise } from '../exercise/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 import { demonstrate, type Hand } from '../steps/index.ts'
 import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
+import { waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
 export interface SheetOrder {
@@ -224,17 +225,10 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
   flow.space(5)
 }
 
-/** The stitch length as fitted, or the spacing of a fill. */
-export function lengthShown(done: WorkedExercise): number {
-  const first = [...done.assigned.parameters.values()].find((parameter) => parameter.kind === 'length')
-  const { askedMm, pitchMm } = done.worked.fitted
-  return first && askedMm > 0 ? (first.value * pitchMm) / askedMm : pitchMm
-}
-
 /** What is measured of this exercise, as the key says it: a stitch, a spacing, a knot. */
 function lengthWords(done: WorkedExercise, units: LengthUnit): string {
   if (done.guide.kind === 'spots') return `${done.worked.fitted.count} of ${formatLength(done.widthMm, units)}`
-  const length = formatLength(lengthShown(done), units, units === 'mm' ? 2 : 3)
+  const length = formatLength(fittedLength(done), units, units === 'mm' ? 2 : 3)
   return done.guide.kind === 'shape' ? `${length} apart` : length
 }
 
@@ -261,6 +255,8 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
   flow.text(summary(done, units), { sizeMm: 3.4, colour: WALNUT })
   flow.space(2)
+  for (const text of waysInWords(done)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
+  flow.space(1.5)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
   if (shown.ok) {
     const look = lookOf(assigned)

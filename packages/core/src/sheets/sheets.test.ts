@@ -68,3 +68,22 @@ describe('words on lines', () => {
     expect([0, 25, 26, 53].map(letterOf)).toEqual(['A', 'Z', 'A2', 'B3'])
   })
 })
+
+describe('ways of working', () => {
+  const words = (ways: Partial<Sampler['brief']['waysOfWorking']>, stitch: string): string => {
+    const changed: Sampler = { ...sampler, brief: { ...sampler.brief, waysOfWorking: { ...sampler.brief.waysOfWorking, ...ways } } }
+    const exercise = exercises.find((one) => one.stitch === stitch) as Exercise
+    const result = workExercise(exercise, surroundingsOf(changed))
+    if (!result.ok) throw new Error('not worked')
+    const pages = makeSheets({ sampler: changed, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
+    return pages.flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])))).join(' ')
+  }
+
+  it('are said on the sheet as the teacher chose them', () => {
+    expect(words({ threadStart: 'knot-behind', threadEnd: 'loop-knots' }, 'back-stitch')).toMatch(/Begin with a knot behind; to end, make two small loop knots/)
+    expect(words({ threadStart: 'caught-tail' }, 'back-stitch')).toContain('a tail of 5 cm')
+    expect(words({ satinOutline: 'after' }, 'satin-stitch')).toContain('Outline the shape when it is filled.')
+    expect(words({ satinOutline: 'none' }, 'satin-stitch')).not.toContain('Outline the shape')
+    expect(words({ satinOutline: 'after' }, 'back-stitch')).not.toContain('Outline the shape')
+  })
+})
