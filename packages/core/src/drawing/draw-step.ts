@@ -61,7 +61,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
       { x: 0, y: heightMm },
     ],
   }
-  return { items: [cloth, ...guideItems(demonstration, place), ...scaled, ...numbers(picture, place), ...needle(step, place, picture, scale)], scale }
+  return { items: [cloth, ...guideItems(picture, place), ...scaled, ...numbers(picture, place), ...needle(step, place, picture, scale)], scale }
 }
 
 function viewBox(demonstration: Demonstration): { left: number; right: number; top: number; bottom: number } {
@@ -78,25 +78,45 @@ function viewBox(demonstration: Demonstration): { left: number; right: number; t
   return { left, right, top, bottom }
 }
 
-/** The drawn line or outline that the stitch follows. */
-function guideItems({ guide, hand }: Demonstration, place: (at: Point) => Point): DrawingItem[] {
+/** The drawn line or outline that the stitch follows, as much of it as the frame holds. */
+function guideItems({ demonstration: { guide, hand }, widthMm, heightMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   if (guide.kind === 'spots') return []
   const path = guide.kind === 'line' ? guide.path : guide.outline
   const flip = hand === 'left' ? -1 : 1
-  return [
-    {
-      kind: 'stroke',
-      paths: [path.points.map((at) => place({ x: at.x * flip, y: at.y }))],
-      widthMm: 0.22,
-      colour: '#2E5E9E',
-      opacity: 0.45,
-      closed: path.closed,
-    },
-  ]
+  const paths = partsInside(
+    path.points.map((at) => place({ x: at.x * flip, y: at.y })),
+    (at) => isInside(at, widthMm, heightMm),
+  )
+  return paths.length === 0 ? [] : [{ kind: 'stroke', paths, widthMm: 0.22, colour: '#2E5E9E', opacity: 0.45 }]
+}
+
+function isInside(at: Point, widthMm: number, heightMm: number): boolean {
+  return at.x >= 0 && at.y >= 0 && at.x <= widthMm && at.y <= heightMm
+}
+
+/** A path cut where it leaves the frame, to half a millimetre of paper. */
+function partsInside(points: readonly Point[], inside: (at: Point) => boolean): Point[][] {
+  const parts: Point[][] = []
+  let part: Point[] = []
+  const end = (): void => {
+    if (part.length > 1) parts.push(part)
+    part = []
+  }
+  for (const [index, to] of points.entries()) {
+    const from = points[index - 1] ?? to
+    const steps = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / 0.5))
+    for (let step = index === 0 ? steps : 1; step <= steps; step += 1) {
+      const at = { x: from.x + ((to.x - from.x) * step) / steps, y: from.y + ((to.y - from.y) * step) / steps }
+      if (inside(at)) part.push(at)
+      else end()
+    }
+  }
+  end()
+  return parts
 }
 
 /** Numbers beside the holes met so far, above and below in turn so that neighbours do not touch; holes to come are faint. */
-function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
+function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
   const seen = new Set<number>()
   const beside = numberPlaces(demonstration, numberMm, place)
@@ -105,7 +125,7 @@ function numbers({ demonstration, step, numberMm }: StepPicture, place: (at: Poi
     seen.add(hole.number)
     const at = place(hole)
     if (index >= step.shownHoles) {
-      items.push({ kind: 'disc', at, radiusMm: numberMm * 0.1, fill: '#8A7A66', opacity: 0.6 })
+      if (isInside(at, widthMm, heightMm)) items.push({ kind: 'disc', at, radiusMm: numberMm * 0.1, fill: '#8A7A66', opacity: 0.6 })
       continue
     }
     const current = hole.number === step.hole

@@ -40,6 +40,21 @@ describe.each(['a4', 'letter'] as const)('the whole library on %s', (page) => {
     }
   })
 
+  it('keeps every line, hole and thread on the paper, within its margins', () => {
+    for (const one of pages) {
+      for (const item of one.layers.flatMap((layer) => (layer.clip ? [] : layer.items))) {
+        const points = item.kind === 'stroke' ? item.paths.flat() : item.kind === 'fill' ? item.points : item.kind === 'disc' ? [item.at] : []
+        for (const at of points) {
+          // A needle may point past its frame, never off the paper.
+          expect(at.x).toBeGreaterThan(6)
+          expect(at.x).toBeLessThan(widthMm - 6)
+          expect(at.y).toBeGreaterThan(6)
+          expect(at.y).toBeLessThan(heightMm - 6)
+        }
+      }
+    }
+  })
+
   it('numbers its pages and carries the check bar and square on each', () => {
     for (const [index, one] of pages.entries()) {
       const words = one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])))
