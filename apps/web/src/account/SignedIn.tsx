@@ -1,6 +1,6 @@
 /** Everything behind it needs a signed-in teacher. */
 import { Button } from 'antd'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { Navigate, Outlet, useLocation } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { useAppDispatch, useAppSelector } from '../store/index.ts'
@@ -11,6 +11,10 @@ export function SignedIn() {
   const dispatch = useAppDispatch()
   const location = useLocation()
   const [failed, setFailed] = useState<string | null>(null)
+  const wasSignedIn = useRef(false)
+  useEffect(() => {
+    if (teacher) wasSignedIn.current = true
+  }, [teacher])
   const ask = useCallback(() => {
     setFailed(null)
     api.session().then(
@@ -32,6 +36,9 @@ export function SignedIn() {
       </div>
     )
   if (teacher === undefined) return <div className="empty quiet">Opening …</div>
-  if (teacher === null) return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />
+  if (teacher === null) {
+    // Whoever signed out on purpose is followed by someone who begins at the shelf; a stranger's link is kept.
+    return <Navigate to="/sign-in" replace state={wasSignedIn.current ? null : { from: location.pathname }} />
+  }
   return <Outlet />
 }

@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import type { ReactNode } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'react-router'
 import { api } from '../api/client.ts'
 import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import { samplerClosed } from '../store/sampler.ts'
@@ -10,12 +10,10 @@ import { sessionKnown } from '../store/session.ts'
 export function TopBar({ children }: { children?: ReactNode }) {
   const teacher = useAppSelector((state) => state.session.teacher)
   const dispatch = useAppDispatch()
-  const navigate = useNavigate()
   const signOut = async (): Promise<void> => {
     await api.signOut().catch(() => undefined)
     dispatch(samplerClosed())
     dispatch(sessionKnown(null))
-    void navigate('/sign-in')
   }
   return (
     <header className="top">
