@@ -7,10 +7,11 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { SECONDS } from '@lemmata/core/measure'
 import { newSampler, type Guide, type Level } from '@lemmata/core/sampler'
-import type { Motion } from '@lemmata/core/work'
+import { type Motion, MOTIONS } from '@lemmata/core/work'
 
 const LEVELS: readonly Level[] = ['beginner', 'improver', 'experienced']
 const straight: Guide = { kind: 'line', path: 'M 0 0 L 120 0' }
+const band = (widthMm: number): Guide => ({ kind: 'band', path: 'M 0 0 L 120 0', widthMm })
 
 /** Seconds a stitch, for the three levels: estimates of teachers, +-30 %. */
 const RECKONED: readonly { stitch: string; guide: Guide; parameters: Record<string, number>; seconds: readonly [number, number, number] }[] = [
@@ -20,24 +21,37 @@ const RECKONED: readonly { stitch: string; guide: Guide; parameters: Record<stri
   { stitch: 'stem-stitch', guide: straight, parameters: { L: 4 }, seconds: [12, 7, 4] },
   { stitch: 'chain-stitch', guide: straight, parameters: { L: 3 }, seconds: [15, 9, 5] },
   { stitch: 'french-knot', guide: { kind: 'spot', at: [0, 0] }, parameters: { wraps: 2 }, seconds: [40, 18, 9] },
+  { stitch: 'double-running', guide: straight, parameters: { L: 2.5 }, seconds: [18, 12, 8] }, // two stitches a repeat
+  { stitch: 'whipped-back', guide: straight, parameters: { L: 2.5 }, seconds: [15, 9, 5.5] },
+  { stitch: 'twisted-chain', guide: straight, parameters: { L: 3 }, seconds: [18, 11, 6.5] },
+  { stitch: 'feather-stitch', guide: band(7), parameters: { L: 3 }, seconds: [14, 9, 5] },
+  { stitch: 'blanket-stitch', guide: straight, parameters: { L: 2.5 }, seconds: [15, 9, 5] },
+  { stitch: 'knotted-buttonhole', guide: straight, parameters: { L: 2.5 }, seconds: [25, 15, 9] },
+  { stitch: 'herringbone', guide: band(5), parameters: {}, seconds: [28, 16, 10] }, // two arms a repeat
+  { stitch: 'cross-stitch', guide: band(2), parameters: { L: 2 }, seconds: [15, 9, 6] },
+  { stitch: 'coral-knot', guide: straight, parameters: { L: 4 }, seconds: [22, 13, 8] },
+  { stitch: 'palestrina-knot', guide: straight, parameters: { L: 4 }, seconds: [35, 20, 12] },
+  { stitch: 'portuguese-knotted-stem', guide: straight, parameters: { L: 4 }, seconds: [30, 18, 11] },
+  { stitch: 'pearl-stitch', guide: straight, parameters: { L: 2 }, seconds: [28, 17, 10] },
+  { stitch: 'wheatear-stitch', guide: straight, parameters: { L: 4 }, seconds: [45, 28, 17] },
+  { stitch: 'couching-stitch', guide: straight, parameters: { P: 4 }, seconds: [12, 7, 4] },
+  { stitch: 'overcast-trailing', guide: straight, parameters: {}, seconds: [12, 8, 5] },
+  { stitch: 'pekinese-stitch', guide: straight, parameters: { L: 3 }, seconds: [22, 14, 8.5] },
+  { stitch: 'straight-stitch', guide: { kind: 'spot', at: [0, 0] }, parameters: {}, seconds: [10, 6, 4] },
+  { stitch: 'detached-chain', guide: { kind: 'spot', at: [0, 0] }, parameters: {}, seconds: [22, 14, 8] },
+  { stitch: 'fly-stitch', guide: band(5), parameters: {}, seconds: [22, 14, 8] },
+  { stitch: 'pistil-stitch', guide: { kind: 'spot', at: [0, 0] }, parameters: {}, seconds: [42, 20, 10] },
+  { stitch: 'bullion-knot', guide: { kind: 'spot', at: [0, 0] }, parameters: { L: 8 }, seconds: [180, 80, 40] },
+  { stitch: 'cast-on-stitch', guide: { kind: 'spot', at: [0, 0] }, parameters: { L: 8 }, seconds: [240, 110, 60] },
+  { stitch: 'drizzle-stitch', guide: { kind: 'spot', at: [0, 0] }, parameters: { H: 8 }, seconds: [240, 120, 65] },
+  { stitch: 'sorbello-stitch', guide: { kind: 'square', at: [0, 0], sideMm: 5 }, parameters: {}, seconds: [60, 35, 20] },
+  { stitch: 'woven-picot', guide: { kind: 'pins', base: [0, 0], pins: [[0, -10]] }, parameters: {}, seconds: [600, 300, 180] },
+  { stitch: 'long-and-short', guide: { kind: 'shape', path: 'M 0 0 L 20 0 L 20 30 L 0 30 Z' }, parameters: {}, seconds: [15, 10, 7] },
+  { stitch: 'fishbone-stitch', guide: { kind: 'shape', path: 'M 0 0 L 60 0 L 60 8 L 0 8 Z' }, parameters: {}, seconds: [35.6, 21.8, 14] }, // two slants a repeat
+  { stitch: 'romanian-stitch', guide: band(8), parameters: {}, seconds: [30, 18, 11] },
   { stitch: 'satin-stitch', guide: { kind: 'shape', path: 'M 0 0 L 20 0 L 20 6 L 0 6 Z' }, parameters: { P: 0.48 }, seconds: [13.9, 8.9, 6] },
 ]
 
-const MOTIONS: readonly Motion[] = [
-  'up',
-  'down',
-  'shared-hole',
-  'turn-back',
-  'split',
-  'leave-loop',
-  'catch-loop',
-  'cross-loop',
-  'keep-side',
-  'wrap',
-  'pass-under',
-  'pass-over',
-  'edge',
-]
 const FIRST_GUESS: Readonly<Record<Motion, number>> = {
   up: 2.5,
   down: 2.5,
@@ -46,12 +60,31 @@ const FIRST_GUESS: Readonly<Record<Motion, number>> = {
   split: 5,
   'leave-loop': 2,
   'catch-loop': 3,
-  'cross-loop': 6,
+  'cross-loop': 5,
   'keep-side': 2,
-  wrap: 15,
+  wind: 18,
+  wrap: 7,
+  cast: 9.5,
+  stand: 30,
+  eight: 4,
   'pass-under': 5,
   'pass-over': 3,
+  alternate: 1,
+  weave: 3,
   edge: 2,
+  width: 1,
+  angle: 1,
+  interlock: 2,
+  count: 2,
+  lay: 20,
+  tie: 2,
+  plunge: 15,
+  pin: 20,
+  'round-pin': 6,
+  bead: 12,
+  pad: 300,
+  withdraw: 60,
+  cut: 40,
 }
 /** How strongly a guess is held: one per cent of a stitch's own weight. */
 const HOLD = 0.01
@@ -101,7 +134,8 @@ function fit(counts: readonly (readonly number[])[], wanted: readonly number[], 
         top += mine * (1 - others)
         bottom += mine * mine
       }
-      weights[index] = Math.max(0, top / bottom)
+      // No motion takes less than a tenth of its guess: each is something that a hand does.
+      weights[index] = Math.max(0.1 * (guess[index] as number), top / bottom)
     }
   }
   return weights

@@ -9,6 +9,7 @@ const pointForm: z.ZodType<PointForm> = z.lazy(() =>
   z.union([
     z.tuple([expression, expression]),
     z.string().min(1).max(20),
+    z.strictObject({ edge: z.enum(['left', 'right']), lean: expression }),
     z.strictObject({
       from: pointForm,
       to: pointForm,
@@ -20,9 +21,10 @@ const pointForm: z.ZodType<PointForm> = z.lazy(() =>
 )
 
 const label = z.string().regex(/^[A-Za-z]\w{0,19}$/, 'a label is a word of letters and digits')
-const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd']).optional() }
+const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd', 'first-row', 'later-row']).optional() }
 
-const references = z.array(z.string().min(1).max(40)).min(1).max(8)
+const reference = z.string().min(1).max(60)
+const references = z.array(reference).min(1).max(12)
 const pass = {
   from: z.enum(['left', 'right', 'near']).optional(),
   at: expression.optional(),
@@ -35,19 +37,42 @@ const moves = {
   up: z.strictObject({
     up: pointForm,
     round: z.enum(['inside', 'cross', 'left', 'right']).optional(),
-    split: label.optional(),
+    split: reference.optional(),
     half: z.boolean().optional(),
+    wraps: expression.optional(),
+    and: pointForm.optional(),
     ...common,
   }),
-  down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: label.optional(), ...common }),
+  down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: reference.optional(), plunge: z.boolean().optional(), ...common }),
   by: z.strictObject({ by: pointForm, ...common }),
-  wrap: z.strictObject({ wrap: expression, ...common }),
+  wrap: z.strictObject({ wrap: expression, turn: z.literal('eight').optional(), ...common }),
+  cast: z.strictObject({ cast: expression, free: expression.optional(), ...common }),
+  lay: z.strictObject({ lay: z.tuple([expression, expression]), aside: expression.optional(), ...common }),
+  hold: z.strictObject({ hold: z.literal(true), ...common }),
+  pin: z.strictObject({ pin: pointForm, ...common }),
+  bead: z.strictObject({ bead: expression, ...common }),
+  pad: z.strictObject({ pad: expression, felt: expression.optional(), ...common }),
+  cut: z.strictObject({ cut: pointForm, size: expression, ...common }),
+  withdraw: z.strictObject({ withdraw: z.tuple([expression, expression]), ...common }),
+  each: z.strictObject({
+    each: z.strictObject({
+      along: z.union([reference, z.strictObject({ from: pointForm, to: pointForm })]),
+      every: expression,
+      offset: expression.optional(),
+      from: pointForm.optional(),
+      back: z.boolean().optional(),
+    }),
+    moves: z.lazy(() => z.array(move).min(1).max(12)),
+    ...common,
+  }),
   under: z.strictObject({ under: references, ...pass }),
   over: z.strictObject({ over: references, ...pass }),
+  // Last, for "round" is also a word of other moves.
+  round: z.strictObject({ round: pointForm, to: pointForm, ...common }),
 }
 
 /** Chosen by its first word, so that a wrong move is told what is wrong with it rather than with all the others. */
-const move = z.unknown().transform((given, context): Move => {
+const move: z.ZodType<Move> = z.unknown().transform((given, context): Move => {
   const name = given !== null && typeof given === 'object' ? Object.keys(moves).find((key) => key in given) : undefined
   if (name === undefined) {
     context.addIssue({ code: 'custom', message: `a move is one of ${Object.keys(moves).join(', ')}; this is ${JSON.stringify(given)?.slice(0, 60)}` })
@@ -72,6 +97,8 @@ const parameter = z.union([
 ])
 const parameters = z.record(z.string().max(20), parameter)
 
+const rows = z.strictObject({ spacing: expression, follow: z.enum(['outline', 'direction']) })
+
 const place = z.union([
   z.strictObject({
     along: z.strictObject({
@@ -80,16 +107,50 @@ const place = z.union([
       closedTail: expression.optional(),
       cornerTail: expression.optional(),
       times: expression.optional(),
+      order: z.literal('reverse').optional(),
+      odd: z.boolean().optional(),
+      of: z.enum(['vein', 'outline']).optional(),
+      inset: expression.optional(),
+      rows: rows.optional(),
     }),
   }),
-  z.strictObject({ across: z.strictObject({ pitch: expression }) }),
+  z.strictObject({
+    across: z.strictObject({
+      pitch: expression,
+      cuts: z.strictObject({ first: z.array(expression).min(1).max(24), step: expression, bite: expression.optional(), min: expression.optional() }).optional(),
+      turn: expression.optional(),
+      inset: expression.optional(),
+    }),
+  }),
   z.strictObject({ once: z.literal(true) }),
+  z.strictObject({ whole: z.literal(true) }),
+  z.strictObject({ times: expression }),
+  z.strictObject({ scatter: z.strictObject({ apart: expression, inset: expression.optional(), packed: z.boolean().optional() }) }),
+  z.strictObject({ cells: z.strictObject({ order: z.enum(['forward', 'to-and-fro', 'reverse']).optional() }) }),
+  z.strictObject({ pins: z.literal(true) }),
+  z.strictObject({ crossings: z.tuple([label, label]) }),
 ])
+
+const mistake = z.strictObject({
+  name: shortText,
+  mend: longText,
+  pass: z.number().int().min(0).max(7),
+  block: z.enum(['start', 'repeat', 'end', 'close']),
+  list: z.number().int().min(0).max(11).optional(),
+  move: z.number().int().min(0).max(59),
+  only: z.array(z.number().int().min(0).max(1000)).max(40).optional(),
+  change: z.union([
+    z.strictObject({ leaveOut: z.literal(true) }),
+    z.strictObject({ instead: z.lazy(() => z.array(move).max(12)) }),
+    z.strictObject({ aside: z.tuple([expression, expression]) }),
+  ]),
+})
 
 const passSchema: z.ZodType<Pass> = z.strictObject({
   name: shortText,
   thread: z.enum(['main', 'second']).optional(),
   lie: z.enum(['round', 'flat']).optional(),
+  continues: z.boolean().optional(),
   place,
   start: moveList.optional(),
   repeat: z.union([moveList, z.array(moveList).min(1).max(12)]),
@@ -97,55 +158,70 @@ const passSchema: z.ZodType<Pass> = z.strictObject({
   close: moveList.optional(),
   afterCorner: moveList.optional(),
 })
-const passes = z.array(passSchema).min(1).max(8)
+const passes = z.array(passSchema).max(8)
 
-export const stitchDocument = z.object({
-  format: z.literal('lemmata-stitch'),
-  version: z.literal(1),
-  id,
-  name: shortText,
-  also: z.array(shortText).max(12).optional(),
-  family: shortText.optional(),
-  guide: z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1),
-  base: id.optional(),
-  parameters: parameters.optional(),
-  corner: z.enum(['through', 'restart']).optional(),
-  passes,
-  variants: z
-    .record(
-      z.string().max(40),
-      z.object({
-        name: shortText,
-        because: longText.optional(),
-        parameters: parameters.optional(),
-        passes: passes.optional(),
-        when: z.record(z.string().max(40), z.string().max(40)).optional(),
-      }),
-    )
-    .optional(),
-  practice: z
-    .discriminatedUnion('kind', [
-      z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
-      z.object({
-        kind: z.literal('shape'),
-        widthMm: z.number().min(2).max(200),
-        heightMm: z.number().min(2).max(200),
-        outline: z.enum(['oval', 'rectangle']).optional(),
-      }),
-      z.object({ kind: z.literal('band'), lengthMm: z.number().min(5).max(300), widthMm: z.number().min(1).max(60) }),
-      z.object({ kind: z.literal('ring'), radiusMm: z.number().min(1).max(60) }),
-      z.object({ kind: z.literal('square'), sideMm: z.number().min(1).max(40), repeat: z.number().int().min(1).max(100) }),
-      z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
-    ])
-    .optional(),
-  marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'none']).optional(),
-  goodFor: z.array(shortText).max(12).optional(),
-  tension: z.enum(['loose', 'easy', 'firm']).optional(),
-  look: z.object({ front: longText.optional(), back: longText.optional() }).optional(),
-  slips: z
-    .array(z.object({ see: longText, mend: longText }))
-    .max(12)
-    .optional(),
-  unpick: longText.optional(),
-  cautions: z.array(longText).max(12).optional(),
-}) satisfies z.ZodType<StitchDocument>
+export const stitchDocument = z
+  .object({
+    format: z.literal('lemmata-stitch'),
+    version: z.literal(1),
+    id,
+    name: shortText,
+    also: z.array(shortText).max(12).optional(),
+    family: shortText.optional(),
+    guide: z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1),
+    base: id.optional(),
+    parameters: parameters.optional(),
+    rows: rows.optional(),
+    corner: z.enum(['through', 'restart']).optional(),
+    passes,
+    mistakes: z.array(mistake).max(12).optional(),
+    variants: z
+      .record(
+        z.string().max(40),
+        z.object({
+          name: shortText,
+          because: longText.optional(),
+          parameters: parameters.optional(),
+          passes: passes.optional(),
+          rows: rows.optional(),
+          when: z.record(z.string().max(40), z.string().max(40)).optional(),
+        }),
+      )
+      .optional(),
+    practice: z
+      .discriminatedUnion('kind', [
+        z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
+        z.object({
+          kind: z.literal('shape'),
+          widthMm: z.number().min(2).max(200),
+          heightMm: z.number().min(2).max(200),
+          outline: z.enum(['oval', 'rectangle']).optional(),
+        }),
+        z.object({ kind: z.literal('band'), lengthMm: z.number().min(5).max(300), widthMm: z.number().min(1).max(60) }),
+        z.object({ kind: z.literal('ring'), radiusMm: z.number().min(1).max(60) }),
+        z.object({ kind: z.literal('square'), sideMm: z.number().min(1).max(40), repeat: z.number().int().min(1).max(100) }),
+        z.object({
+          kind: z.literal('grid'),
+          columns: z.number().int().min(1).max(200),
+          rows: z.number().int().min(1).max(200),
+          cellMm: z.number().min(0.5).max(20),
+        }),
+        z.object({ kind: z.literal('pins'), heightMm: z.number().min(2).max(60) }),
+        z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
+      ])
+      .optional(),
+    marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'none']).optional(),
+    goodFor: z.array(shortText).max(12).optional(),
+    tension: z.enum(['loose', 'easy', 'firm']).optional(),
+    look: z.object({ front: longText.optional(), back: longText.optional() }).optional(),
+    slips: z
+      .array(z.object({ see: longText, mend: longText }))
+      .max(12)
+      .optional(),
+    unpick: longText.optional(),
+    cautions: z.array(longText).max(12).optional(),
+  })
+  .refine((document) => document.passes.length > 0 || document.base !== undefined, {
+    message: 'a stitch needs at least one pass, or a base to be worked in rows',
+    path: ['passes'],
+  }) satisfies z.ZodType<StitchDocument>

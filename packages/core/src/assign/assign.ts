@@ -72,7 +72,7 @@ export function assignMaterials(exercise: Exercise, around: Surroundings): Resul
       error('assign.no-stitch', ['stitch'], `There is no stitch called "${exercise.stitch}". Choose one of the library, or add its document to the sampler.`),
     )
   const ways = waysFor(around.brief, exercise.waysOfWorking)
-  const variant = chooseVariant(found, exercise.variant, { ...ways })
+  const variant = chooseVariant(found, exercise.variant, { ...ways, guide: exercise.guide.kind === 'spot' ? 'spots' : exercise.guide.kind })
   if (exercise.variant !== undefined && variant === null)
     return failure(
       error(
@@ -240,7 +240,8 @@ function mostWraps(document: StitchDocument, parameters: ParameterValues, materi
   let most = 0
   const lookup = (name: string): number => parameters.get(name)?.value ?? materials[name as keyof MaterialValues] ?? 0
   for (const move of document.passes.flatMap((pass) => [...(pass.start ?? []), ...cycleOf(pass).flat(), ...(pass.end ?? [])])) {
-    if ('wrap' in move) most = Math.max(most, Math.round(compileExpression(move.wrap)(lookup)))
+    const turns = 'wrap' in move ? move.wrap : 'cast' in move ? move.cast : 'up' in move ? move.wraps : undefined
+    if (turns !== undefined) most = Math.max(most, Math.round(compileExpression(turns)(lookup)))
   }
   return most
 }

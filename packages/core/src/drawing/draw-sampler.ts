@@ -35,7 +35,7 @@ export function drawExerciseThread(one: WorkedExercise, view: Pick<SamplerView, 
   const { bundle } = one.assigned
   const detail = view.detail ?? detailFor(bundle.lineWidthMm, view.pixelsPerMm ?? 4)
   const look = lookOf(one.assigned)
-  return drawThread(one.worked.segments, view.side, look, detail, mirrorX)
+  return drawThread(one.worked.segments, view.side, look, detail, mirrorX, one.worked.patches)
 }
 
 /** How the threads of an exercise are drawn. */

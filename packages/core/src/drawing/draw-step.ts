@@ -42,7 +42,16 @@ export function drawStep(picture: StepPicture): DrawnStep {
       cap: 'butt',
     })
   }
-  items.push(...drawThread(made, 'front', look, picture.detail))
+  items.push(
+    ...drawThread(
+      made,
+      'front',
+      look,
+      picture.detail,
+      0,
+      demonstration.patches.filter((patch) => patch.sequence <= step.sequence),
+    ),
+  )
   if (step.loose) {
     const own = step.thread === 'second' ? (look.second ?? look) : look
     items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm, colour: mix(own.colour, '#1a1420', 0.42), cap: 'round' })
@@ -69,6 +78,7 @@ function viewBox(demonstration: Demonstration): { left: number; right: number; t
   const last = demonstration.steps.at(-1)?.sequence ?? Number.POSITIVE_INFINITY
   const points: Point[] = demonstration.segments.filter((segment) => segment.sequence <= last).flatMap((segment) => segment.points)
   for (const step of demonstration.steps) if (step.loose) points.push(...step.loose)
+  for (const patch of demonstration.patches) points.push(...patch.outline)
   const reach = Math.max(...demonstration.segments.map((segment) => segment.sizeMm / 2), 0.4)
   const xs = points.map((at) => at.x)
   const ys = points.map((at) => at.y)
@@ -80,7 +90,7 @@ function viewBox(demonstration: Demonstration): { left: number; right: number; t
 
 /** The drawn line or outline that the stitch follows, as much of it as the frame holds. */
 function guideItems({ demonstration: { guide, hand }, widthMm, heightMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
-  if (guide.kind === 'spots') return []
+  if (guide.kind !== 'line' && guide.kind !== 'shape') return []
   const path = guide.kind === 'line' ? guide.path : guide.outline
   const flip = hand === 'left' ? -1 : 1
   const paths = partsInside(

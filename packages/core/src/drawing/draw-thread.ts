@@ -3,7 +3,7 @@
  * in the order in which they lie. Light comes from the upper left. Widths follow the computed bundle.
  */
 import { leftOf, type Point, subtract, unit } from '../geometry/index.ts'
-import type { Segment, Side } from '../work/index.ts'
+import type { Patch, Segment, Side } from '../work/index.ts'
 import { mix } from './colour.ts'
 import type { DrawingItem, Stroke } from './drawing.ts'
 
@@ -31,21 +31,82 @@ export function detailFor(widthMm: number, pixelsPerMm: number): Detail {
 }
 
 /** One side of a worked exercise. The back comes mirrored about `mirrorX`, as one sees it turning the cloth over. */
-export function drawThread(segments: readonly Segment[], side: Side, main: ThreadLook, detail: Detail, mirrorX = 0): DrawingItem[] {
+export function drawThread(
+  segments: readonly Segment[],
+  side: Side,
+  main: ThreadLook,
+  detail: Detail,
+  mirrorX = 0,
+  patches: readonly Patch[] = [],
+): DrawingItem[] {
   const shown = segments.filter((segment) => segment.side === side).sort((a, b) => a.order - b.order)
   const seen = side === 'front' ? (at: Point): Point => at : (at: Point): Point => ({ x: 2 * mirrorX - at.x, y: at.y })
   const items: DrawingItem[] = []
+  const waiting = patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) }))
+  for (const patch of waiting) if (patch.kind !== 'felt') items.push(...openGround(patch))
   if (detail === 'edged' || detail === 'full') items.push(...holes(shown, main, seen))
+  const felt = waiting.filter((patch) => patch.kind === 'felt' && side === 'front')
   for (const segment of shown) {
+    while (felt[0] && felt[0].sequence < segment.sequence) items.push(...feltPatch(felt.shift() as Patch))
     const path = segment.points.map(seen)
     const look = segment.thread === 'second' ? (main.second ?? main) : main
     const colour = side === 'front' ? look.colour : mix(look.colour, '#cfc4b0', 0.35)
-    if (segment.kind === 'knot') items.push(...knot(segment, path, colour, look, detail))
+    if (segment.kind === 'bead') items.push(...bead(segment, path))
+    else if (segment.kind === 'knot') items.push(...knot(segment, path, colour, look, detail))
     else if (segment.kind === 'coil') items.push(...coil(segment, path, colour, look, detail))
     else items.push(...stretch(path, colour, segment.lie === 'flat' ? look.flatWidthMm : look.lineWidthMm, detail, segment))
-    if (segment.parted.length > 0 && detail !== 'chords') items.push(...lenses(segment.parted.map(seen), path, colour, look.lineWidthMm))
+    // In a fill the lenses would line up and draw the very row line that should not show.
+    if (segment.parted.length > 0 && detail !== 'chords' && segment.lie !== 'flat')
+      items.push(...lenses(segment.parted.map(seen), path, colour, look.lineWidthMm))
   }
+  for (const patch of felt) items.push(...feltPatch(patch))
   return items
+}
+
+/** Where the cloth is cut one sees through it; where threads are drawn out, half. */
+function openGround(patch: Patch): DrawingItem[] {
+  const { outline } = patch
+  if (patch.kind === 'gap') return [{ kind: 'fill', points: outline, colour: '#3a2d1e', opacity: 0.72 }]
+  // The threads that stay run across the strip; its outline goes along one edge and back along the other.
+  const half = outline.length >> 1
+  const paths: Point[][] = []
+  for (let index = 0; index + 1 < half; index += 1) {
+    const [a, b] = [outline[index] as Point, outline[index + 1] as Point]
+    const [c, d] = [outline[outline.length - 1 - index] as Point, outline[outline.length - 2 - index] as Point]
+    const steps = Math.max(1, Math.min(400, Math.round(Math.hypot(b.x - a.x, b.y - a.y) / LEFT_MM)))
+    for (let count = 0; count < steps; count += 1) paths.push([mixed(a, b, (count + 0.5) / steps), mixed(c, d, (count + 0.5) / steps)])
+  }
+  return [
+    { kind: 'fill', points: outline, colour: '#3a2d1e', opacity: 0.3 },
+    { kind: 'stroke', paths, widthMm: 0.55 * LEFT_MM, colour: '#F4EFE4', opacity: 0.85, cap: 'butt' },
+  ]
+}
+
+/** From one thread that stays in a drawn strip to the next: plain linen. */
+const LEFT_MM = 0.5
+
+function mixed(a: Point, b: Point, share: number): Point {
+  return { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
+}
+
+function feltPatch(patch: Patch): DrawingItem[] {
+  return [
+    { kind: 'fill', points: patch.outline.map((at) => ({ x: at.x + 0.15, y: at.y + 0.25 })), colour: '#2b2118', opacity: 0.18 },
+    { kind: 'fill', points: patch.outline, colour: '#D9CDB4' },
+    { kind: 'stroke', paths: [[...patch.outline, patch.outline[0] as Point]], widthMm: 0.15, colour: '#8A7A66', opacity: 0.7 },
+  ]
+}
+
+/** A round bead with its light and its hole. */
+function bead(segment: Segment, path: readonly Point[]): DrawingItem[] {
+  const at = path[path.length - 1] as Point
+  const radius = segment.sizeMm / 2
+  return [
+    { kind: 'disc', at: { x: at.x + 0.15 * radius, y: at.y + 0.25 * radius }, radiusMm: radius * 1.05, fill: '#2b2118', opacity: 0.25 },
+    { kind: 'disc', at, radiusMm: radius, fill: '#5B7186' },
+    { kind: 'disc', at: { x: at.x - 0.3 * radius, y: at.y - 0.35 * radius }, radiusMm: 0.35 * radius, fill: '#E8EEF2', opacity: 0.85 },
+    { kind: 'disc', at, radiusMm: 0.22 * radius, fill: '#1F2A37', opacity: 0.7 },
+  ]
 }
 
 function stretch(path: readonly Point[], colour: string, widthMm: number, detail: Detail, segment: Segment): DrawingItem[] {
@@ -115,9 +176,10 @@ function twist(path: readonly Point[], colour: string, widthMm: number): Stroke[
   ]
 }
 
-/** The thread darkens where it goes into the cloth; left out where it is pierced or laid flat, or a row line would show. */
+/** The thread darkens where it goes into the cloth; left out where threads pierce each other, or a row line would show; faint where thread lies flat. */
 function ends(path: readonly Point[], colour: string, widthMm: number, segment: Segment): Stroke[] {
-  if (segment.lie === 'flat' || segment.parted.length > 0) return []
+  if (segment.parted.length > 0 || segment.pierces) return []
+  const faint = segment.lie === 'flat' ? 0.6 : 1
   const strokes: Stroke[] = []
   const dark = mix(colour, DARK, 0.8)
   for (const [lengthMm, opacity] of [
@@ -129,7 +191,7 @@ function ends(path: readonly Point[], colour: string, widthMm: number, segment: 
       paths: [taken(path, lengthMm * widthMm), taken([...path].reverse(), lengthMm * widthMm)],
       widthMm: 0.8 * widthMm,
       colour: dark,
-      opacity,
+      opacity: opacity * faint,
       cap: 'butt',
     })
   }
@@ -202,7 +264,7 @@ function coil(segment: Segment, path: readonly Point[], colour: string, look: Th
       widthMm: 2.4 * look.lineWidthMm,
       colour: '#2b2118',
       opacity: 0.18,
-      cap: 'round',
+      cap: 'butt',
     },
   ]
   const total = pathLength(path)
@@ -216,6 +278,8 @@ function coil(segment: Segment, path: readonly Point[], colour: string, look: Th
     items.push({ kind: 'stroke', paths: [turn], widthMm: look.lineWidthMm, colour: mix(colour, DARK, 0.42), cap: 'round' })
     items.push({ kind: 'stroke', paths: [turn], widthMm: 0.76 * look.lineWidthMm, colour, cap: 'round' })
     if (detail === 'full') items.push(...twist(turn, colour, look.lineWidthMm * 0.8))
+    // A cast loop leaves its little bar along one edge.
+    if (segment.wound === 'cast') items.push({ kind: 'disc', at: turn[0] as Point, radiusMm: 0.55 * look.lineWidthMm, fill: mix(colour, DARK, 0.12) })
   }
   return items
 }

@@ -20,7 +20,13 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkSty
   if (guide.kind === 'line') marks.push(...linesOf(guide))
   if (guide.kind === 'shape') {
     marks.push({ kind: 'line', points: guide.outline.points, closed: true })
+    for (const hole of guide.region.slice(1)) marks.push({ kind: 'line', points: hole, closed: true })
     for (const direction of guide.directions) marks.push({ kind: 'line', points: direction.points, closed: false })
+    if (guide.vein) marks.push({ kind: 'line', points: guide.vein.points, closed: false })
+  }
+  if (guide.kind === 'grid') marks.push(...gridLines(guide))
+  if (guide.kind === 'pins') {
+    for (const pin of guide.pins) marks.push({ kind: 'line', points: [guide.base, pin], closed: false }, { kind: 'dot', at: pin, needle: 'down' })
   }
   if (guide.kind === 'line') {
     const start = placeAt(guide.path, 0)
@@ -31,6 +37,19 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkSty
   else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
   else if (style === 'ends-only') marks.push(...dots.slice(0, 1), ...dots.slice(1).slice(-1))
   return marks
+}
+
+function gridLines({ at, columns, rows, cellMm }: Extract<ReadGuide, { kind: 'grid' }>): Mark[] {
+  const [right, bottom] = [at.x + columns * cellMm, at.y + rows * cellMm]
+  const across = Array.from({ length: rows + 1 }, (_, row) => at.y + row * cellMm).map((y) => [
+    { x: at.x, y },
+    { x: right, y },
+  ])
+  const down = Array.from({ length: columns + 1 }, (_, col) => at.x + col * cellMm).map((x) => [
+    { x, y: at.y },
+    { x, y: bottom },
+  ])
+  return [...across, ...down].map((points) => ({ kind: 'line', points, closed: false }))
 }
 
 /** The line itself; for a band its two rails instead, for a ring its centre too. */

@@ -16,7 +16,7 @@ import {
   rateDifficulty,
   type ThreadUse,
 } from '../measure/index.ts'
-import { cycleOf } from '../notation/index.ts'
+import { cycleOf, type Move } from '../notation/index.ts'
 import type { Exercise } from '../sampler/index.ts'
 import { followCurve, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
@@ -68,7 +68,7 @@ export function workExercise(exercise: Exercise, around: Surroundings): Result<W
   if (!followed.ok) return followed
   const { worked, atLeast, deviationMm, tooTight } = followed.value
   const work: StitchWork = { ...plain, atLeast }
-  const problems = [...assigned.value.problems, ...checkLengths(assigned.value, worked), ...checkLegs(worked)]
+  const problems = [...assigned.value.problems, ...checkLengths(assigned.value, guide.value, worked), ...(guide.value.kind === 'line' ? checkLegs(worked) : [])]
   if (tooTight) problems.push(tooTightProblem(assigned.value, guide.value, deviationMm, toleranceMm))
   return success(measure({ exercise, around, assigned: assigned.value, guide: guide.value, work, worked, toleranceMm, deviationMm, problems }))
 }
@@ -101,14 +101,14 @@ function measure(half: Halfway): WorkedExercise {
     handling: ways.handling,
     needlefulMm: ways.needlefulMm,
   })
-  const drawnMm = guide.kind === 'line' ? guide.path.length : guide.kind === 'shape' ? guide.outline.length : 10 * guide.at.length
+  const drawnMm = lengthToDraw(guide)
   const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
   const length = mainLength(assigned.parameters)
   const radius = guide.kind === 'line' ? tightestRadius(guide.path, Math.max(1, worked.fitted.pitchMm)) : Number.POSITIVE_INFINITY
   const difficulty = rateDifficulty({
     motions: worked.motions,
     repeats: worked.repeats,
-    moves: Math.max(...document.passes.map((pass) => cycleOf(pass).flat().length)),
+    moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
     special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
     lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
     bend: radius === Number.POSITIVE_INFINITY ? 0 : worked.fitted.pitchMm / radius,
@@ -135,12 +135,35 @@ function measure(half: Halfway): WorkedExercise {
   }
 }
 
+/** Moves to remember; those over a laid thread count as well. */
+function countMoves(moves: readonly Move[]): number {
+  return moves.reduce((total, move) => total + ('each' in move ? move.moves.length : 1), 0)
+}
+
+/** What is drawn on the cloth before stitching, mm; a spot or a pin takes as long as a centimetre of line. */
+function lengthToDraw(guide: ReadGuide): number {
+  switch (guide.kind) {
+    case 'line':
+      return guide.path.length
+    case 'shape':
+      return guide.outline.length
+    case 'spots':
+      return 10 * guide.at.length
+    case 'grid':
+      return (guide.rows + 1) * guide.columns * guide.cellMm + (guide.columns + 1) * guide.rows * guide.cellMm
+    case 'pins':
+      return 10 * (guide.pins.length + 1)
+  }
+}
+
 /** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
-function checkLengths(assigned: Assigned, worked: WorkedStitch): Problem[] {
+function checkLengths(assigned: Assigned, guide: ReadGuide, worked: WorkedStitch): Problem[] {
   const problems: Problem[] = []
   const asked = worked.fitted.askedMm
   const stretches = worked.fitted.legs.map((leg) => (asked > 0 ? leg.pitchMm / asked : 1))
-  const [least, most] = [Math.min(...stretches), Math.max(...stretches)]
+  // The rows of a filling are fitted each for itself: their mean says what the eye sees.
+  const mean = fittedShare(worked.fitted)
+  const [least, most] = guide.kind === 'line' ? [Math.min(...stretches), Math.max(...stretches)] : [mean, mean]
   for (const parameter of assigned.parameters.values()) {
     const isLength = parameter.kind === 'length' && worked.fitted.legs.length > 0
     const low = parameter.value * (isLength ? least : 1)

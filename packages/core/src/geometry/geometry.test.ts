@@ -1,6 +1,22 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, chordsAt, isConvex, lengthOf, measurePath, nearestPlace, parsePath, placeAt, splineThrough, tightestRadius } from './index.ts'
+import {
+  areaOf,
+  chordsOfRegion,
+  insetRegion,
+  isInRegion,
+  lengthOf,
+  measurePath,
+  nearestPlace,
+  parsePath,
+  packSpots,
+  placeAt,
+  ringPath,
+  scatterSpots,
+  shrinkRegion,
+  splineThrough,
+  tightestRadius,
+} from './index.ts'
 
 const path = (data: string) => {
   const parsed = parsePath(data)
@@ -93,16 +109,70 @@ describe('shapes', () => {
     { x: 0, y: 6 },
   ]
 
-  it('area and convexity', () => {
+  it('area', () => {
     expect(areaOf(square)).toBe(60)
-    expect(isConvex(square)).toBe(true)
-    expect(isConvex([...square.slice(0, 2), { x: 5, y: 3 }, ...square.slice(2)])).toBe(false)
   })
 
   it('chords run from left of the progress to right', () => {
     // Going right along x, left is up: a is the upper end.
-    expect(chordsAt(square, { x: 1, y: 0 }, 4)).toEqual([{ a: { x: 4, y: 0 }, b: { x: 4, y: 6 } }])
-    expect(chordsAt(square, { x: 1, y: 0 }, 11)).toEqual([])
+    expect(chordsOfRegion([square], { x: 1, y: 0 }, 4)).toEqual([{ a: { x: 4, y: 0 }, b: { x: 4, y: 6 } }])
+    expect(chordsOfRegion([square], { x: 1, y: 0 }, 11)).toEqual([])
+  })
+})
+
+describe('regions', () => {
+  const outer = [
+    { x: 0, y: 0 },
+    { x: 20, y: 0 },
+    { x: 20, y: 12 },
+    { x: 0, y: 12 },
+  ]
+  const hole = [
+    { x: 8, y: 4 },
+    { x: 12, y: 4 },
+    { x: 12, y: 8 },
+    { x: 8, y: 8 },
+  ]
+  const region = [outer, hole]
+
+  it('a chord through a hole is two', () => {
+    const chords = chordsOfRegion(region, { x: 0, y: 1 }, 6)
+    expect(chords.map(({ a, b }) => [Math.min(a.x, b.x), Math.max(a.x, b.x)]).sort((one, other) => (one[0] ?? 0) - (other[0] ?? 0))).toEqual([
+      [0, 8],
+      [12, 20],
+    ])
+    expect(isInRegion(region, { x: 4, y: 6 })).toBe(true)
+    expect(isInRegion(region, { x: 10, y: 6 })).toBe(false)
+    expect(isInRegion(region, { x: 21, y: 6 })).toBe(false)
+  })
+
+  it('shrinks from both outline and hole, keeps the region on the left, and vanishes', () => {
+    // 1 mm in: 18 x 10 outside, 6 x 6 round the hole.
+    const rings = shrinkRegion(region, 1)
+    expect(rings.map((ring) => areaOf(ring)).sort((a, b) => a - b)).toEqual([expect.closeTo(36, 3), expect.closeTo(180, 3)])
+    for (const ring of rings) {
+      const path = ringPath(ring)
+      if (!path) throw new Error('no ring')
+      expect(path.corners.length).toBe(4)
+      const { at, direction } = placeAt(path, 1)
+      expect(isInRegion(rings, { x: at.x + direction.y * 0.2, y: at.y - direction.x * 0.2 })).toBe(true)
+    }
+    expect(shrinkRegion(region, 5)).toEqual([])
+    expect(insetRegion(region, 5).length).toBeGreaterThan(0)
+  })
+
+  it('scatters spots evenly: never too near, the same every time, none in a hole', () => {
+    const spots = scatterSpots(region, 1.5)
+    expect(scatterSpots(region, 1.5)).toEqual(spots)
+    expect(spots.length).toBeGreaterThan(50)
+    for (const [index, a] of spots.entries()) {
+      expect(isInRegion(region, a)).toBe(true)
+      for (const b of spots.slice(index + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(1.5 - 1e-9)
+    }
+    // A honeycomb of 1.5 mm has one spot for each 1.95 mm2; 224 mm2 less the rim.
+    expect(packSpots(region, 1.5).length).toBeGreaterThan(95)
+    expect(scatterSpots(region, 0)).toEqual([])
+    expect(scatterSpots(region, 1e-4)).toEqual([])
   })
 })
 

@@ -37,6 +37,13 @@ export function practiceGuide(practice: PracticeGuide | undefined, centreX: numb
       const repeat = Math.max(1, Math.min(wanted.repeat, Math.floor(mostMm / wanted.sideMm)))
       return { kind: 'square', at: [round(centreX - ((repeat - 1) * wanted.sideMm) / 2), round(y)], sideMm: wanted.sideMm, repeat }
     }
+    case 'grid': {
+      const columns = Math.max(1, Math.min(wanted.columns, Math.floor(mostMm / wanted.cellMm)))
+      const at = [round(centreX - (columns * wanted.cellMm) / 2), round(y - (wanted.rows * wanted.cellMm) / 2)] as const
+      return { kind: 'grid', at, columns, rows: wanted.rows, cellMm: wanted.cellMm }
+    }
+    case 'pins':
+      return { kind: 'pins', base: [round(centreX), round(y + wanted.heightMm / 2)], pins: [[round(centreX), round(y - wanted.heightMm / 2)]] }
     default:
       return unreachable(wanted)
   }
@@ -47,6 +54,8 @@ export function practiceHalfHeight(practice: PracticeGuide | undefined): number 
   if (practice?.kind === 'shape') return practice.heightMm / 2
   if (practice?.kind === 'band') return practice.widthMm / 2
   if (practice?.kind === 'ring') return practice.radiusMm
+  if (practice?.kind === 'grid') return (practice.rows * practice.cellMm) / 2
+  if (practice?.kind === 'pins') return practice.heightMm / 2
   return practice?.kind === 'square' ? practice.sideMm / 2 : 2
 }
 
@@ -58,5 +67,7 @@ export function practiceFor(document: { readonly guide: readonly string[] }): Pr
   if (kind === 'band') return { kind: 'band', lengthMm: 80, widthMm: 8 }
   if (kind === 'ring') return { kind: 'ring', radiusMm: 7 }
   if (kind === 'square') return { kind: 'square', sideMm: 6, repeat: 6 }
+  if (kind === 'grid') return { kind: 'grid', columns: 12, rows: 5, cellMm: 3 }
+  if (kind === 'pins') return { kind: 'pins', heightMm: 10 }
   return { kind: 'line', lengthMm: 90 }
 }

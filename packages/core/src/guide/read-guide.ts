@@ -2,10 +2,10 @@
 import { error, failure, type Result, success, unreachable } from '../base/index.ts'
 import {
   areaOf,
-  chordsAt,
+  chordsOfRegion,
   dot,
   fromAngle,
-  isConvex,
+  isInRegion,
   leftOf,
   lerp,
   type MeasuredPath,
@@ -13,6 +13,7 @@ import {
   parsePath,
   placeAt,
   type Point,
+  type Region,
   startAtCorner,
 } from '../geometry/index.ts'
 import type { Guide, GuideKind } from '../sampler/index.ts'
@@ -30,15 +31,20 @@ export type ReadGuide =
   | {
       readonly kind: 'shape'
       readonly outline: MeasuredPath
+      /** The outline's points, then those of its holes. */
+      readonly region: Region
       readonly directions: readonly MeasuredPath[]
       readonly vein?: MeasuredPath
       readonly areaMm2: number
     }
   | { readonly kind: 'spots'; readonly at: readonly Point[]; readonly turnRad: number /** Squares have a side. */; readonly sideMm?: number }
+  | { readonly kind: 'grid'; readonly at: Point; readonly columns: number; readonly rows: number; readonly cellMm: number }
+  | { readonly kind: 'pins'; readonly base: Point; readonly pins: readonly Point[] }
 
 /** A guide of this length or less holds no stitch. */
 const SHORTEST_MM = 0.5
 const MOST_SPOTS = 2000
+const MOST_CELLS = 10_000
 
 export function readGuide(guide: Guide): Result<ReadGuide> {
   switch (guide.kind) {
@@ -72,10 +78,18 @@ export function readGuide(guide: Guide): Result<ReadGuide> {
       return success({ kind: 'spots', at, turnRad: guide.turnRad ?? 0, sideMm: guide.sideMm })
     }
     case 'grid':
-    case 'pins':
-      return failure(
-        error('guide.not-worked', ['kind'], `A guide of the kind "${guide.kind}" cannot be worked yet. Use a line, a band, a ring, a shape, squares or spots.`),
-      )
+      if (guide.columns * guide.rows > MOST_CELLS)
+        return failure(
+          error('guide.too-many-cells', ['columns'], `${guide.columns * guide.rows} cells are too many; the most is ${MOST_CELLS}. Divide the grid.`),
+        )
+      return success({ kind: 'grid', at: { x: guide.at[0], y: guide.at[1] }, columns: guide.columns, rows: guide.rows, cellMm: guide.cellMm })
+    case 'pins': {
+      const base = { x: guide.base[0], y: guide.base[1] }
+      const pins = guide.pins.map(([x, y]) => ({ x, y }))
+      if (pins.length === 0 || pins.some((pin) => Math.hypot(pin.x - base.x, pin.y - base.y) < 2))
+        return failure(error('guide.pins', ['pins'], 'Each pin must stand at least 2 mm from the base. Move it away, or add one.'))
+      return success({ kind: 'pins', base, pins })
+    }
     default:
       return unreachable(guide)
   }
@@ -117,7 +131,7 @@ export function widthsAt(
 ): { readonly left: number; readonly right: number } {
   if (width === undefined) return { left: 0, right: 0 }
   if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
-  const chords = chordsAt(width.points, place.direction, dot(place.at, place.direction))
+  const chords = chordsOfRegion([width.points], place.direction, dot(place.at, place.direction))
   const side = leftOf(place.direction)
   const here = dot(place.at, side)
   for (const { a, b } of chords) {
@@ -133,20 +147,26 @@ function readShape(guide: Extract<Guide, { kind: 'shape' }>): Result<ReadGuide> 
   if (!outline.value.closed) return failure(error('guide.open-shape', ['path'], 'This outline is not closed. End its path with Z.'))
   const areaMm2 = areaOf(outline.value.points)
   if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], `This shape holds ${areaMm2.toFixed(2)} mm\u00b2. Draw it at least 1 mm\u00b2 large.`))
-  if ((guide.holes ?? []).length > 0 || !isConvex(outline.value.points)) {
-    return failure(
-      error('guide.not-convex', ['path'], 'This shape has a hollow or a hole, which cannot be filled yet. Divide it into shapes that bulge everywhere.'),
-    )
+  const holes: (readonly Point[])[] = []
+  for (const [index, data] of (guide.holes ?? []).entries()) {
+    const hole = parsePath(data)
+    if (!hole.ok) return hole
+    const inside = hole.value.points.every((at) => isInRegion([outline.value.points], at))
+    if (!hole.value.closed || !inside)
+      return failure(error('guide.hole', ['holes', index], `Hole ${index + 1} must be closed (end its path with Z) and lie inside the outline.`))
+    holes.push(hole.value.points)
   }
+  const region = [outline.value.points, ...holes]
+  const workedMm2 = areaMm2 - holes.reduce((total, hole) => total + areaOf(hole), 0)
   const directions: MeasuredPath[] = []
   for (const data of guide.directions ?? []) {
     const direction = parsePath(data)
     if (!direction.ok) return direction
     directions.push(direction.value)
   }
-  if (guide.vein === undefined) return success({ kind: 'shape', outline: outline.value, directions, areaMm2 })
+  if (guide.vein === undefined) return success({ kind: 'shape', outline: outline.value, region, directions, areaMm2: workedMm2 })
   const vein = parsePath(guide.vein)
-  return vein.ok ? success({ kind: 'shape', outline: outline.value, directions, vein: vein.value, areaMm2 }) : vein
+  return vein.ok ? success({ kind: 'shape', outline: outline.value, region, directions, vein: vein.value, areaMm2: workedMm2 }) : vein
 }
 
 /** The kinds of guide in a stitch document's list that this guide may serve as. */

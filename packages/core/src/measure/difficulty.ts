@@ -35,6 +35,25 @@ export const USUAL_WEIGHTS: DifficultyWeights = {
     'pass-under': 4.5, // on the surface, without piercing
     'pass-over': 2,
     edge: 12, // landing on a line without a gap, on both sides of a shape
+    width: 1.8, // the same distance from the line every time
+    alternate: 1.2,
+    wind: 2, // taking the thread up in the second hand
+    cast: 13, // as wraps, each of which must turn the same way
+    stand: 6, // a needle that stands in the cloth and is threaded there
+    weave: 18, // over and under in turn, with nothing fixed
+    eight: 3, // half-turns of opposite hand
+    angle: 3, // a direction that changes with every stitch
+    interlock: 14, // rows that must not show where they meet
+    count: 2.5, // cloth threads or cells
+    lay: 2, // a second thread on the surface
+    tie: 1.5, // square over it, hugging
+    plunge: 1.5,
+    pin: 2,
+    'round-pin': 4,
+    bead: 3,
+    pad: 8, // what lies over padding must follow it
+    withdraw: 10, // cannot be undone
+    cut: 14, // cannot be undone
   },
   memoryPerMove: 0.6,
   memorySpecial: 1,
@@ -47,6 +66,9 @@ export const USUAL_WEIGHTS: DifficultyWeights = {
 }
 
 const SCALE = 45
+
+/** Motions that are learned however seldom they come in a piece. */
+const ONCE: readonly Motion[] = ['lay', 'plunge', 'pin', 'round-pin', 'pad', 'withdraw', 'cut']
 
 export interface DifficultyPart {
   /** A motion's id, `memory`, or one of the settings `short`, `bend`, `corner`, `unmarked`, `strands`, `minutes`. */
@@ -86,7 +108,9 @@ export function rateDifficulty(loads: DifficultyLoads, weights: DifficultyWeight
   }
   const repeats = Math.max(1, loads.repeats)
   for (const [motion, count] of Object.entries(loads.motions)) {
-    const each = count / repeats
+    if (count === 0) continue
+    // What is done once for the whole piece is still to be done.
+    const each = ONCE.includes(motion as Motion) ? Math.max(1, count / repeats) : count / repeats
     // One of a motion weighs its weight; more of the same in one stitch weigh less and less.
     add(motion, 'motion', weights.motions[motion as Motion] * Math.log2(1 + each))
   }

@@ -3,6 +3,7 @@
  * either side of a straight guide, and the thread's own width. mm.
  */
 import { requireNumber } from '../base/index.ts'
+import { coverOf } from './cover.ts'
 import { type StitchWork, straightBand, type WorkedStitch } from '../work/index.ts'
 
 /** A parted thread opens by a fifth of its width: half the lens that the needle makes. */
@@ -22,11 +23,11 @@ export function measureWidth(work: StitchWork, worked: WorkedStitch): number {
 }
 
 /**
- * The share of the drawn guide that thread covers. A fill: lying width over pitch. A line: the length of
- * thread in front over the length of the line, at most 1. Spots: 1.
+ * The share of the drawn guide that thread covers. A fill: as much of the shape as lies under thread. A line:
+ * the length of thread in front over the length of the line, at most 1. Spots: 1.
  */
 export function measureCoverage(work: StitchWork, worked: WorkedStitch): number {
-  if (work.guide.kind === 'shape') return worked.fitted.pitchMm > 0 ? Math.min(1, work.materials.F / worked.fitted.pitchMm) : 0
+  if (work.guide.kind === 'shape') return coverOf(work.guide.region, work.guide.areaMm2, worked.segments, work.materials)
   if (work.guide.kind !== 'line') return 1
   let inFront = 0
   for (const segment of worked.segments) if (segment.side === 'front') inFront += segment.lengthMm

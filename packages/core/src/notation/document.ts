@@ -26,9 +26,11 @@ export type PointForm =
       readonly mm?: Expression | undefined
       readonly by?: readonly [Expression, Expression] | undefined
     }
+  /** Where a line from the frame's origin, leaning back from the way of working by so many degrees, meets the edge. */
+  | { readonly edge: 'left' | 'right'; readonly lean: Expression }
 
 export type Round = 'inside' | 'cross' | 'left' | 'right'
-export type When = 'first' | 'last' | 'not-first' | 'not-last' | 'even' | 'odd'
+export type When = 'first' | 'last' | 'not-first' | 'not-last' | 'even' | 'odd' | 'first-row' | 'later-row'
 
 interface MoveCommon {
   /** Labels the thread that ends here. */
@@ -44,21 +46,87 @@ export interface UpMove extends MoveCommon {
   readonly split?: string | undefined
   /** The needle is left half out, to be drawn through by the next `down`. */
   readonly half?: boolean | undefined
+  /** A second place that holds the same loop open: the far corner of a link worked between two rails. */
+  readonly and?: PointForm | undefined
+  /** Turns of the thread round the needle's tip before it is drawn through: a knot at this hole. */
+  readonly wraps?: Expression | undefined
 }
 export interface DownMove extends MoveCommon {
   readonly down: PointForm
   /** A loop is left on the front. */
   readonly loose?: boolean | undefined
   readonly split?: string | undefined
+  /** The end of a laid thread, taken to the back. */
+  readonly plunge?: boolean | undefined
 }
 export interface ByMove extends MoveCommon {
   readonly by: PointForm
 }
 export interface WrapMove extends MoveCommon {
   readonly wrap: Expression
+  /** A figure of eight: half-turns of opposite hand. */
+  readonly turn?: 'eight' | undefined
+}
+/** Half-hitches cast on the needle. */
+export interface CastMove extends MoveCommon {
+  readonly cast: Expression
+  /** The coil stands free of the cloth, so many mm tall. */
+  readonly free?: Expression | undefined
+}
+/** The thread follows the guide on the surface between two nominal places. */
+export interface LayMove extends MoveCommon {
+  readonly lay: readonly [Expression, Expression]
+  /** To the left of the guide, mm. */
+  readonly aside?: Expression | undefined
+}
+/** Round a post that is not the cloth: a pin. */
+export interface RoundMove extends MoveCommon {
+  readonly round: PointForm
+  /** Where the thread goes next. */
+  readonly to: PointForm
+}
+/** The pass ends with its thread still in hand, in front; the next pass `continues`. */
+export interface HoldMove extends MoveCommon {
+  readonly hold: true
+}
+export interface PinMove extends MoveCommon {
+  readonly pin: PointForm
+}
+export interface BeadMove extends MoveCommon {
+  /** Its width, mm. */
+  readonly bead: Expression
+}
+/** Padding lifts what is worked over it. */
+export interface PadMove extends MoveCommon {
+  /** Height, mm. */
+  readonly pad: Expression
+  /** A patch of felt, so much inside the outline, mm; stitches as padding have none. */
+  readonly felt?: Expression | undefined
+}
+/** The cloth is cut or pierced: a gap of this size round a point. */
+export interface CutMove extends MoveCommon {
+  readonly cut: PointForm
+  readonly size: Expression
+}
+/** Threads of the ground drawn out of a strip between two heights of the guide. */
+export interface WithdrawMove extends MoveCommon {
+  readonly withdraw: readonly [Expression, Expression]
+}
+/** Small frames along a thread, or along the way between two points: `s` along it, `t` to its left. */
+export interface EachMove extends MoveCommon {
+  readonly each: {
+    readonly along: string | { readonly from: PointForm; readonly to: PointForm }
+    readonly every: Expression
+    readonly offset?: Expression | undefined
+    /** The end to measure from; the thread's own beginning when left out. */
+    readonly from?: PointForm | undefined
+    /** Worked from the far end back. */
+    readonly back?: boolean | undefined
+  }
+  readonly moves: readonly Move[]
 }
 
-/** Slides past threads on the front without entering the cloth. A reference: `st`, `st~1`, `st[k+1]`, `loop[0]@.95`. */
+/** Slides past threads on the front without entering the cloth. A reference: `st`, `st~1`, `st[k+1]`, `loop[0]@.95`, `st*` the nearest. */
 interface PassMove extends MoveCommon {
   /** The side that the needle enters from; the side the thread comes from when left out. */
   readonly from?: 'left' | 'right' | 'near' | undefined
@@ -76,7 +144,41 @@ export interface OverMove extends PassMove {
   readonly over: readonly string[]
 }
 
-export type Move = UpMove | DownMove | ByMove | WrapMove | UnderMove | OverMove
+export type Move =
+  | UpMove
+  | DownMove
+  | ByMove
+  | WrapMove
+  | CastMove
+  | LayMove
+  | RoundMove
+  | HoldMove
+  | PinMove
+  | BeadMove
+  | PadMove
+  | CutMove
+  | WithdrawMove
+  | EachMove
+  | UnderMove
+  | OverMove
+
+/** Rows of a line stitch that fill a shape. */
+export interface Rows {
+  /** From row to row, mm. */
+  readonly spacing: Expression
+  readonly follow: 'outline' | 'direction'
+}
+
+/** Every chord of a shape cut into rows that lose stitches where the shape narrows. */
+export interface Cuts {
+  /** Where the first row ends, taken in turn by column, mm from the edge. */
+  readonly first: readonly Expression[]
+  readonly step: Expression
+  /** How far a row reaches into the one before. */
+  readonly bite?: Expression | undefined
+  /** A rest shorter than this is joined to the stitch before it. */
+  readonly min?: Expression | undefined
+}
 
 export type Place =
   | {
@@ -90,16 +192,48 @@ export type Place =
         readonly cornerTail?: Expression | undefined
         /** So many repeats instead of fitting: a pass that counts something else, `count(st)`. */
         readonly times?: Expression | undefined
+        /** Worked from the far end back. */
+        readonly order?: 'reverse' | undefined
+        /** An odd number of repeats: the spokes of a woven wheel. */
+        readonly odd?: boolean | undefined
+        /** On a shape: along its vein (as a band whose rails are the outline), or along the outline itself. */
+        readonly of?: 'vein' | 'outline' | undefined
+        /** So far inside the outline, mm. */
+        readonly inset?: Expression | undefined
+        readonly rows?: Rows | undefined
       }
     }
-  | { readonly across: { readonly pitch: Expression } }
+  | {
+      readonly across: {
+        readonly pitch: Expression
+        readonly cuts?: Cuts | undefined
+        /** Turned from the direction in which the shape is filled, degrees to the left. */
+        readonly turn?: Expression | undefined
+        /** So far inside the outline, mm. */
+        readonly inset?: Expression | undefined
+      }
+    }
   | { readonly once: true }
+  /** One frame for the whole line; `U` is its length. */
+  | { readonly whole: true }
+  /** So many frames, all at the beginning of the guide: weaving, whose places come from what it passes. */
+  | { readonly times: Expression }
+  /** Spots of even density within a shape, so far apart or a little more, mm, or packed shoulder to shoulder; each frame has a direction of its own. */
+  | { readonly scatter: { readonly apart: Expression; readonly inset?: Expression | undefined; readonly packed?: boolean | undefined } }
+  /** The cells of a grid, row by row. */
+  | { readonly cells: { readonly order?: 'forward' | 'to-and-fro' | 'reverse' | undefined } }
+  /** One frame at the base, looking towards each pin; `height` is how far away the pin is. */
+  | { readonly pins: true }
+  /** Wherever threads of two labels cross. */
+  | { readonly crossings: readonly [string, string] }
 
 export interface Pass {
   readonly name: string
   readonly thread?: 'main' | 'second' | undefined
   /** `flat` in a fill: strands spread side by side. */
   readonly lie?: 'round' | 'flat' | undefined
+  /** The same needleful goes on from the pass before. */
+  readonly continues?: boolean | undefined
   readonly place: Place
   readonly start?: readonly Move[] | undefined
   /** A list of moves, or lists of moves taken in turn. */
@@ -117,8 +251,29 @@ export interface Variant {
   readonly because?: string | undefined
   readonly parameters?: Readonly<Record<string, Expression | ParameterSpec>> | undefined
   readonly passes?: readonly Pass[] | undefined
-  /** The way of working that chooses it: `{"split": "from-above"}`. */
+  readonly rows?: Rows | undefined
+  /** What chooses it: a way of working (`{"split": "from-above"}`) or the kind of guide (`{"guide": "grid"}`). */
   readonly when?: Readonly<Record<string, string>> | undefined
+}
+
+/**
+ * A usual mistake as a change of the moves, worked like the stitch itself: its picture, and whether it would
+ * come undone, are derived.
+ */
+export interface Mistake {
+  readonly name: string
+  /** What to do about it. */
+  readonly mend: string
+  /** Where the change is made; in every repeat, or in the k-th of them (from 0) only. */
+  readonly pass: number
+  readonly block: 'start' | 'repeat' | 'end' | 'close'
+  /** Which list, where the repeat is a cycle. */
+  readonly list?: number | undefined
+  readonly move: number
+  /** Only in these repeats; in all when left out. */
+  readonly only?: readonly number[] | undefined
+  /** Takes the move away, puts others in its place, or moves its hole aside by `s` and `t`. */
+  readonly change: { readonly leaveOut: true } | { readonly instead: readonly Move[] } | { readonly aside: readonly [Expression, Expression] }
 }
 
 export type PracticeGuide =
@@ -128,6 +283,8 @@ export type PracticeGuide =
   | { readonly kind: 'band'; readonly lengthMm: number; readonly widthMm: number }
   | { readonly kind: 'ring'; readonly radiusMm: number }
   | { readonly kind: 'square'; readonly sideMm: number; readonly repeat: number }
+  | { readonly kind: 'grid'; readonly columns: number; readonly rows: number; readonly cellMm: number }
+  | { readonly kind: 'pins'; readonly heightMm: number }
 
 export interface StitchDocument {
   readonly format: 'lemmata-stitch'
@@ -139,10 +296,13 @@ export interface StitchDocument {
   readonly guide: readonly string[]
   /** The stitch whose passes are worked first; their labels can be referred to. */
   readonly base?: string | undefined
+  /** The base is a line stitch, worked in rows that fill a shape. */
+  readonly rows?: Rows | undefined
   readonly parameters?: Readonly<Record<string, Expression | ParameterSpec>> | undefined
   /** At a corner: go through it, or finish on it and begin afresh. */
   readonly corner?: 'through' | 'restart' | undefined
   readonly passes: readonly Pass[]
+  readonly mistakes?: readonly Mistake[] | undefined
   readonly variants?: Readonly<Record<string, Variant>> | undefined
   readonly practice?: PracticeGuide | undefined
   readonly marks?: 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'none' | undefined

@@ -8,7 +8,7 @@ import { compileExpression, ExpressionError, FUNCTION_NAMES, type Lookup } from 
 
 /** Names that the notation gives a meaning; a parameter may not take one. */
 export const RESERVED_NAMES: readonly string[] = [
-  ...['k', 'n', 'w', 'wl', 'wr', 'rest', 'U', 'row', 'col', 'span', 'j', 'u', 'h', 'size', 'radius', 'height'],
+  ...['k', 'n', 'w', 'wl', 'wr', 'rest', 'U', 'row', 'col', 'span', 'j', 'u', 'h', 'size', 'radius', 'height', 'columns', 'rows', 'fro'],
   ...['D', 'W', 'F', 't', 'ds'],
   ...FUNCTION_NAMES,
 ]

@@ -1,5 +1,5 @@
 /** One document holds several schools of a stitch; choosing one gives a plain document again. */
-import type { StitchDocument } from './document.ts'
+import type { Pass, Rows, StitchDocument } from './document.ts'
 
 /** The variant that the ways of working choose, unless one is named. Null for the document as it stands. */
 export function chooseVariant(document: StitchDocument, named: string | undefined, ways: Readonly<Record<string, unknown>>): string | null {
@@ -20,6 +20,7 @@ export function applyVariant(document: StitchDocument, id: string | null): Stitc
     ...document,
     parameters: { ...document.parameters, ...variant.parameters },
     passes: variant.passes ?? document.passes,
+    ...(variant.rows ? { rows: variant.rows } : {}),
   }
 }
 
@@ -45,6 +46,12 @@ export function applyBase(
     ...own,
     corner: document.corner ?? base.corner,
     parameters: { ...base.parameters, ...document.parameters },
-    passes: [...base.passes, ...document.passes],
+    passes: [...base.passes.map((pass) => inRows(pass, document.rows)), ...document.passes],
   }
+}
+
+/** A pass along a line, worked in rows that fill a shape. */
+function inRows(pass: Pass, rows: Rows | undefined): Pass {
+  if (!rows || !('along' in pass.place)) return pass
+  return { ...pass, place: { along: { ...pass.place.along, rows } } }
 }

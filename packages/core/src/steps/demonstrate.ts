@@ -6,7 +6,7 @@ import { failure, type Result, success } from '../base/index.ts'
 import { measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
 import { cycleOf, type MaterialValues, type Move, type PracticeGuide, type ParameterValues, type StitchDocument } from '../notation/index.ts'
-import { type Hole, type Segment, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
+import { type Hole, type Segment, type StitchWork, type SurfaceKind, type SurfacePass, type WorkedStitch, workStitch } from '../work/index.ts'
 import { passSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
@@ -23,12 +23,14 @@ export interface DemonstrationRequest {
 export interface Step {
   /** From 1. */
   readonly number: number
-  readonly move: 'up' | 'down' | 'under' | 'over'
+  readonly move: 'up' | 'down' | SurfaceKind
   readonly at: Point
   /** Number of its hole: a hole met again keeps its number. */
   readonly hole: number
   readonly sameHole: boolean
   readonly sentence: string
+  /** Which pass of the document, from 0. */
+  readonly pass: number
   readonly block: Hole['made']['block']
   readonly repeat: number
   readonly thread: 'main' | 'second'
@@ -44,6 +46,7 @@ export interface Step {
 
 export interface Demonstration {
   readonly segments: readonly Segment[]
+  readonly patches: WorkedStitch['patches']
   readonly holes: readonly (Point & { readonly number: number })[]
   readonly steps: readonly Step[]
   readonly guide: ReadGuide
@@ -92,6 +95,9 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
     const read = readGuide(practiceGuide(practice, 0, 0, 40))
     return read.ok ? read.value : null
   }
+  if (document.guide.includes('grid'))
+    return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
+  if (document.guide.includes('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
   const apart = Math.max(6, materials.D * 8)
   return {
     kind: 'spots',
@@ -123,71 +129,103 @@ function onLine(lengthMm: number): ReadGuide | null {
   return path ? { kind: 'line', path } : null
 }
 
-/** In a fill the first stitches say everything: later ones only say "again". */
+/** In a fill the first stitches of each pass say everything: later ones only say "again". */
 const MOST_STEPS = 14
+const MOST_STEPS_OF_MANY = 8
 
 function describe(request: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
-  const { document, hand } = request
+  const { hand } = request
   const flip = hand === 'left' ? -1 : 1
   const seen = <P extends Point>(at: P): P => ({ ...at, x: at.x * flip })
+  const { steps, numbers } = stepsOf(request, worked, seen, flip)
+  const shown = guide.kind === 'line' && !guide.centre ? steps : firstOfEachPass(steps)
+  return {
+    segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
+    patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
+    holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
+    steps: shown.map((step, index) => ({ ...step, number: index + 1 })),
+    guide,
+    hand,
+    advanceMm: worked.fitted.pitchMm,
+  }
+}
+
+function firstOfEachPass(steps: readonly Step[]): readonly Step[] {
+  const passes = [...new Set(steps.map((step) => step.pass))]
+  const most = passes.length > 1 ? MOST_STEPS_OF_MANY : MOST_STEPS
+  return passes.flatMap((pass) => steps.filter((step) => step.pass === pass).slice(0, most))
+}
+
+function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch, seen: <P extends Point>(at: P) => P, flip: number) {
   const numbers = new Map<number, number>()
   const steps: Step[] = []
   let sequence = 0
   let previous: Move | null = null
+  const endings = new Map<number, Segment[]>()
+  for (const segment of worked.segments) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
+  const past = new Map<number, SurfacePass[]>()
+  for (const pass of worked.passes) past.set(pass.afterHole, [...(past.get(pass.afterHole) ?? []), pass])
+  const onSurface = (after: number): void => {
+    for (const pass of past.get(after) ?? []) {
+      const hole = after >= 0 ? (numbers.get((worked.holes[after] as Hole).same) as number) : 0
+      steps.push({
+        number: 0,
+        shownHoles: after + 1,
+        move: pass.kind,
+        at: seen(pass.at),
+        hole,
+        sameHole: true,
+        sentence: passSentence(pass, hand),
+        pass: pass.made.pass,
+        block: pass.made.block,
+        repeat: pass.made.repeat,
+        thread: document.passes[pass.made.pass]?.thread ?? 'main',
+        sequence,
+        loose: pass.soFar.length > 1 ? pass.soFar.map(seen) : null,
+        wraps: 0,
+      })
+    }
+  }
+  onSurface(-1)
   for (const [index, hole] of worked.holes.entries()) {
     const known = numbers.get(hole.same)
     const number = known ?? numbers.size + 1
     if (known === undefined) numbers.set(hole.same, number)
     const move = moveOf(document, hole)
-    sequence = Math.max(
-      sequence,
-      ...worked.segments.filter((segment) => segment.to === index && segment.kind !== 'loop' && segment.kind !== 'kept').map((segment) => segment.sequence),
-    )
-    const ending = worked.segments.find((segment) => segment.to === index && segment.turns > 0)
+    const ended = endings.get(index) ?? []
+    for (const segment of ended) if (segment.kind !== 'loop' && segment.kind !== 'kept') sequence = Math.max(sequence, segment.sequence)
+    const wound = ended.find((segment) => segment.turns > 0)
     const isLoose = move !== null && 'down' in move && move.loose === true
     steps.push({
-      number: steps.length + 1,
+      number: 0,
       shownHoles: index + 1,
       move: hole.move,
       at: seen({ x: hole.x, y: hole.y }),
       hole: number,
       sameHole: known !== undefined,
-      sentence: sentenceFor({ move, previous, hole: number, sameHole: known !== undefined, hand, wraps: ending?.turns ?? 0, block: hole.made.block }),
+      sentence: sentenceFor({
+        move,
+        previous,
+        hole: number,
+        sameHole: known !== undefined,
+        hand,
+        wraps: wound?.turns ?? 0,
+        wound: wound?.wound ?? 'wrap',
+        block: hole.made.block,
+        tying: hole.made.inner !== null,
+      }),
+      pass: hole.made.pass,
       block: hole.made.block,
       repeat: hole.made.repeat,
       thread: document.passes[hole.made.pass]?.thread ?? 'main',
       sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
-      wraps: ending?.turns ?? 0,
+      wraps: wound?.turns ?? 0,
     })
     previous = move
-    for (const pass of worked.passes.filter((one) => one.afterHole === index)) {
-      steps.push({
-        number: steps.length + 1,
-        shownHoles: index + 1,
-        move: pass.kind,
-        at: seen(pass.at),
-        hole: number,
-        sameHole: true,
-        sentence: passSentence(pass, hand),
-        block: pass.made.block,
-        repeat: pass.made.repeat,
-        thread: document.passes[pass.made.pass]?.thread ?? 'main',
-        sequence,
-        loose: pass.soFar.map(seen),
-        wraps: 0,
-      })
-    }
+    onSurface(index)
   }
-  const shown = guide.kind === 'line' && !guide.centre ? steps : steps.slice(0, MOST_STEPS)
-  return {
-    segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
-    holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
-    steps: shown,
-    guide,
-    hand,
-    advanceMm: worked.fitted.pitchMm,
-  }
+  return { steps, numbers }
 }
 
 function moveOf(document: StitchDocument, hole: Hole): Move | null {
@@ -195,7 +233,8 @@ function moveOf(document: StitchDocument, hole: Hole): Move | null {
   if (!pass) return null
   const { block, list, move } = hole.made
   const moves = block === 'repeat' ? cycleOf(pass)[list] : pass[block]
-  return moves?.[move] ?? null
+  const outer = moves?.[move] ?? null
+  return outer && 'each' in outer && hole.made.inner !== null ? (outer.moves[hole.made.inner] ?? null) : outer
 }
 
 /** A loop as it lies before it is caught: open, towards the way of working. */

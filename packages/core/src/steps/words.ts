@@ -1,6 +1,6 @@
 /** The sentence of each step, made from the move. Every word that a learner reads about a move stands here. */
 import type { Move } from '../notation/index.ts'
-import type { SurfacePass } from '../work/index.ts'
+import type { SurfacePass, Wound } from '../work/index.ts'
 
 export interface SentenceRequest {
   readonly move: Move | null
@@ -9,7 +9,10 @@ export interface SentenceRequest {
   readonly sameHole: boolean
   readonly hand: 'right' | 'left'
   readonly wraps: number
+  readonly wound: Wound
   readonly block: string
+  /** A small stitch over a thread that is already there. */
+  readonly tying: boolean
 }
 
 const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times']
@@ -22,15 +25,41 @@ export function sentenceFor(request: SentenceRequest): string {
     return `${start}${upAside(request, move)}.`
   }
   if ('down' in move) {
-    const wrapped = request.wraps > 0 ? `Wrap the thread ${TIMES[request.wraps] ?? `${request.wraps} times`} round the needle and hold it taut. ` : ''
+    const wrapped = request.wraps > 0 ? `${windSentence(request)} ` : ''
     const start = sameHole ? `Go down again at ${hole}` : `Go down at ${hole}`
     return `${wrapped}${start}${downAside(request, move)}.`
   }
   return ''
 }
 
-/** Past a thread on the front, without entering the cloth. */
+function windSentence({ wraps, wound }: SentenceRequest): string {
+  const times = TIMES[wraps] ?? `${wraps} times`
+  if (wound === 'cast') return `Cast ${wraps} loops on the needle, each turned the same way, and draw it through.`
+  if (wound === 'eight') return 'Wind the thread over and under the needle in a figure of eight and hold it taut.'
+  return `Wrap the thread ${times} round the needle and hold it taut.`
+}
+
+/** What is done on the surface, without entering the cloth. */
 export function passSentence(pass: Pick<SurfacePass, 'kind' | 'from' | 'hitch' | 'labels'>, hand: 'right' | 'left'): string {
+  switch (pass.kind) {
+    case 'lay':
+      return 'Lay the thread along the line on top of the cloth, easy and without a twist.'
+    case 'round':
+      return 'Take the thread round the pin.'
+    case 'pin':
+      return 'Set a pin at the tip, its point back in the cloth and away from your hands.'
+    case 'bead':
+      return 'Take a bead on the thread and slide it down to the cloth.'
+    case 'pad':
+      return 'Lay the padding; what follows is worked over it.'
+    case 'cut':
+      return 'Open the cloth here: count twice, for it cannot be undone. Keep the points of the scissors in sight.'
+    case 'withdraw':
+      return 'Draw the counted threads out of the cloth between the two lines: it cannot be undone.'
+    case 'under':
+    case 'over':
+      break
+  }
   const side = (pass.from === 'left') === (hand === 'right') ? 'left' : 'right'
   const what = pass.labels.length > 1 ? `${pass.labels.length} threads` : 'the stitch'
   const verb = pass.kind === 'under' ? `Slide under ${what}` : `Pass over ${what}`
@@ -57,11 +86,14 @@ function upAside({ hand }: SentenceRequest, move: Extract<Move, { up: unknown }>
       break
   }
   if (move.half) asides.push('leaving the needle half out')
+  if (move.wraps !== undefined) asides.push('with the thread wound once round its tip before it is drawn through')
   return asides.length > 0 ? `, ${asides.join(', ')}` : ''
 }
 
-function downAside({ previous, wraps, block }: SentenceRequest, move: Extract<Move, { down: unknown }>): string {
+function downAside({ previous, wraps, block, tying }: SentenceRequest, move: Extract<Move, { down: unknown }>): string {
   if (wraps > 0) return ', right beside it'
+  if (move.plunge) return ', taking the end to the back'
+  if (tying) return ', square over the thread that lies there'
   if (move.split !== undefined) return ', through the middle of the last stitch'
   if (move.loose) return ', leaving the thread loose on top'
   const overLoop =

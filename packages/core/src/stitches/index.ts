@@ -5,11 +5,18 @@ import { bandsAndKnots } from './library/bands-and-knots.ts'
 import { chainStitch } from './library/chain-stitch.ts'
 import { compositeLines } from './library/composite-lines.ts'
 import { frenchKnot } from './library/french-knot.ts'
+import { laidWork } from './library/laid-work.ts'
 import { loops } from './library/loops.ts'
+import { moreBands } from './library/more-bands.ts'
+import { moreFills } from './library/more-fills.ts'
+import { moreKnots } from './library/more-knots.ts'
+import { moreLines } from './library/more-lines.ts'
+import { openwork } from './library/openwork.ts'
 import { runningStitch } from './library/running-stitch.ts'
 import { satinStitch } from './library/satin-stitch.ts'
 import { splitStitch } from './library/split-stitch.ts'
 import { stemStitch } from './library/stem-stitch.ts'
+import { wovenWork } from './library/woven-work.ts'
 
 export const LIBRARY: readonly StitchDocument[] = [
   runningStitch,
@@ -22,6 +29,13 @@ export const LIBRARY: readonly StitchDocument[] = [
   ...compositeLines,
   ...loops,
   ...bandsAndKnots,
+  ...moreLines,
+  ...moreBands,
+  ...moreKnots,
+  ...moreFills,
+  ...laidWork,
+  ...wovenWork,
+  ...openwork,
 ]
 
 /** A stitch of the sampler's own comes before one of the library with the same id. */

@@ -1,83 +1,8 @@
 /** A stitch document with every expression read once and every label checked, ready to be worked many times. */
 import { error, type Problem, type ProblemPath } from '../base/index.ts'
-import type { Expression, Move, Pass, PointForm, Round, StitchDocument, When } from '../notation/index.ts'
+import type { Expression, Move, Pass, PointForm, StitchDocument } from '../notation/index.ts'
 import { type Compiled, compileExpression, cycleOf, ExpressionError } from '../notation/index.ts'
-import type { MoveRef } from './types.ts'
-
-export type CompiledPoint =
-  | { readonly kind: 'frame'; readonly s: Compiled; readonly t: Compiled }
-  | { readonly kind: 'named'; readonly name: string; readonly shift: number }
-  | { readonly kind: 'last' }
-  | {
-      readonly kind: 'between'
-      readonly from: CompiledPoint
-      readonly to: CompiledPoint
-      readonly at: Compiled | null
-      readonly mm: Compiled | null
-      readonly by: readonly [Compiled, Compiled] | null
-    }
-
-interface CompiledCommon {
-  readonly index: number
-  readonly as: string | null
-  readonly when: When | null
-}
-
-export type CompiledMove =
-  | (CompiledCommon & {
-      readonly kind: 'up'
-      readonly point: CompiledPoint
-      readonly round: Round | null
-      readonly split: string | null
-      readonly half: boolean
-    })
-  | (CompiledCommon & { readonly kind: 'down'; readonly point: CompiledPoint; readonly loose: boolean; readonly split: string | null })
-  | (CompiledCommon & { readonly kind: 'by'; readonly point: CompiledPoint })
-  | (CompiledCommon & { readonly kind: 'wrap'; readonly turns: Compiled })
-  | (CompiledCommon & {
-      readonly kind: 'pass'
-      readonly past: 'under' | 'over'
-      readonly references: readonly CompiledReference[]
-      readonly from: 'left' | 'right' | 'near'
-      readonly at: Compiled | null
-      readonly hitch: boolean
-      readonly bight: Compiled | null
-    })
-
-export interface CompiledReference {
-  readonly label: string
-  readonly index: Compiled | null
-  readonly back: number
-  readonly at: Compiled | null
-}
-
-export type BlockName = MoveRef['block']
-
-export interface CompiledPlace {
-  readonly kind: 'along' | 'across' | 'once'
-  readonly steps: readonly Compiled[]
-  readonly tail: Compiled | null
-  readonly closedTail: Compiled | null
-  readonly cornerTail: Compiled | null
-  readonly pitch: Compiled | null
-  readonly times: Compiled | null
-}
-
-export interface CompiledPass {
-  readonly pass: Pass
-  readonly place: CompiledPlace
-  readonly start: readonly CompiledMove[]
-  readonly afterCorner: readonly CompiledMove[] | null
-  readonly cycle: readonly (readonly CompiledMove[])[]
-  readonly end: readonly CompiledMove[]
-  readonly close: readonly CompiledMove[] | null
-}
-
-export interface CompiledStitch {
-  readonly document: StitchDocument
-  readonly passes: readonly CompiledPass[]
-  readonly problems: readonly Problem[]
-}
+import type { CompiledMove, CompiledPass, CompiledPlace, CompiledPoint, CompiledReference, CompiledStitch } from './compiled.ts'
 
 const known = new WeakMap<StitchDocument, CompiledStitch>()
 
@@ -92,33 +17,36 @@ export function compileStitch(document: StitchDocument): CompiledStitch {
 
 const MOST_MOVES = 200
 const MOST_NESTING = 3
+/** Moves within `each`, which may not hold another. */
+const MOST_EACH = 1
 
 class Compiler {
   private readonly problems: Problem[] = []
   private readonly labels = new Set<string>()
+  private readonly seekable = new Set<string>()
   private moves = 0
 
   constructor(private readonly document: StitchDocument) {}
 
   compile(): CompiledStitch {
-    this.collectLabels()
+    for (const pass of this.document.passes) {
+      for (const moves of [pass.start, pass.afterCorner, pass.end, pass.close, ...cycleOf(pass)]) this.collectLabels(moves ?? [])
+    }
+    if (this.moves > MOST_MOVES) this.wrong([], `${this.moves} moves are too many; the most is ${MOST_MOVES}.`)
     const passes = this.document.passes.map((pass, index) => this.pass(pass, ['passes', index]))
-    return { document: this.document, passes, problems: this.problems }
+    return { document: this.document, passes, seekable: this.seekable, problems: this.problems }
   }
 
   private wrong(path: ProblemPath, message: string): void {
     this.problems.push(error('notation.move', path, `${this.document.name}, ${where(path)}: ${message}`))
   }
 
-  private collectLabels(): void {
-    for (const pass of this.document.passes) {
-      const lists = [pass.start, pass.afterCorner, pass.end, pass.close, ...cycleOf(pass)]
-      for (const move of lists.flatMap((list) => list ?? [])) {
-        this.moves += 1
-        if (move.as !== undefined) this.labels.add(move.as)
-      }
+  private collectLabels(moves: readonly Move[]): void {
+    for (const move of moves) {
+      this.moves += 1
+      if (move.as !== undefined) this.labels.add(move.as)
+      if ('each' in move) this.collectLabels(move.moves)
     }
-    if (this.moves > MOST_MOVES) this.wrong([], `${this.moves} moves are too many; the most is ${MOST_MOVES}.`)
   }
 
   private expression(expression: Expression, path: ProblemPath): Compiled {
@@ -131,9 +59,13 @@ class Compiler {
     }
   }
 
+  private maybe(expression: Expression | undefined, path: ProblemPath): Compiled | null {
+    return expression === undefined ? null : this.expression(expression, path)
+  }
+
   private pass(pass: Pass, path: ProblemPath): CompiledPass {
     const list = (moves: readonly Move[] | undefined, block: string): readonly CompiledMove[] =>
-      (moves ?? []).map((move, index) => this.move(move, index, [...path, block, index]))
+      (moves ?? []).map((move, index) => this.move(move, index, null, [...path, block, index], 0))
     const cycle = cycleOf(pass)
     if (cycle.length === 0 || cycle.some((one) => one.length === 0))
       this.wrong([...path, 'repeat'], 'the repeat has no moves. Add at least one up and one down.')
@@ -148,66 +80,148 @@ class Compiler {
     }
   }
 
-  private place(pass: Pass, path: ProblemPath): CompiledPlace {
-    const none = { steps: [], tail: null, closedTail: null, cornerTail: null, pitch: null, times: null }
-    const maybe = (expression: Expression | undefined, key: string): Compiled | null =>
-      expression === undefined ? null : this.expression(expression, [...path, key])
-    if ('once' in pass.place) return { kind: 'once', ...none }
-    if ('across' in pass.place) return { kind: 'across', ...none, pitch: this.expression(pass.place.across.pitch, [...path, 'pitch']) }
-    const { step, tail, closedTail, cornerTail, times } = pass.place.along
+  private place({ place }: Pass, path: ProblemPath): CompiledPlace {
+    if ('once' in place) return { kind: 'once' }
+    if ('whole' in place) return { kind: 'whole' }
+    if ('pins' in place) return { kind: 'pins' }
+    if ('times' in place) return { kind: 'times', times: this.expression(place.times, [...path, 'times']) }
+    if ('cells' in place) return { kind: 'cells', order: place.cells.order ?? 'to-and-fro' }
+    if ('scatter' in place)
+      return {
+        kind: 'scatter',
+        apart: this.expression(place.scatter.apart, [...path, 'apart']),
+        inset: this.maybe(place.scatter.inset, [...path, 'inset']),
+        packed: place.scatter.packed ?? false,
+      }
+    if ('crossings' in place) {
+      for (const label of place.crossings) this.needsLabel(label, path, 'crossed')
+      return { kind: 'crossings', labels: place.crossings }
+    }
+    if ('across' in place) {
+      const { pitch, turn, inset, cuts } = place.across
+      return {
+        kind: 'across',
+        pitch: this.expression(pitch, [...path, 'pitch']),
+        turn: this.maybe(turn, [...path, 'turn']),
+        inset: this.maybe(inset, [...path, 'inset']),
+        cuts: cuts
+          ? {
+              first: cuts.first.map((one, index) => this.expression(one, [...path, 'cuts', 'first', index])),
+              step: this.expression(cuts.step, [...path, 'cuts', 'step']),
+              bite: this.maybe(cuts.bite, [...path, 'cuts', 'bite']),
+              min: this.maybe(cuts.min, [...path, 'cuts', 'min']),
+            }
+          : null,
+      }
+    }
+    const { step, tail, closedTail, cornerTail, times, order, odd, of, inset, rows } = place.along
     if (step.length === 0) this.wrong([...path, 'step'], 'at least one step is needed.')
     return {
       kind: 'along',
       steps: step.map((one, index) => this.expression(one, [...path, 'step', index])),
-      tail: maybe(tail, 'tail'),
-      closedTail: maybe(closedTail, 'closedTail'),
-      cornerTail: maybe(cornerTail, 'cornerTail'),
-      times: maybe(times, 'times'),
-      pitch: null,
+      tail: this.maybe(tail, [...path, 'tail']),
+      closedTail: this.maybe(closedTail, [...path, 'closedTail']),
+      cornerTail: this.maybe(cornerTail, [...path, 'cornerTail']),
+      times: this.maybe(times, [...path, 'times']),
+      reverse: order === 'reverse',
+      odd: odd ?? false,
+      of: of ?? 'vein',
+      inset: this.maybe(inset, [...path, 'inset']),
+      rows: rows ? { spacing: this.expression(rows.spacing, [...path, 'rows']), follow: rows.follow } : null,
     }
   }
 
-  private move(move: Move, index: number, path: ProblemPath): CompiledMove {
-    const common = { index, as: move.as ?? null, when: move.when ?? null }
-    const split = (label: string | undefined): string | null => {
-      if (label !== undefined && !this.labels.has(label))
-        this.wrong(path, `nothing is labelled "${label}", so it cannot be split. Put "as": "${label}" on the move that makes that thread.`)
-      return label ?? null
-    }
+  private move(move: Move, index: number, inner: number | null, path: ProblemPath, depth: number): CompiledMove {
+    const common = { index, inner, as: move.as ?? null, when: move.when ?? null }
+    const split = (reference: string | undefined): CompiledReference | null => (reference === undefined ? null : this.reference(reference, path, 'split'))
     if ('up' in move)
-      return { ...common, kind: 'up', point: this.point(move.up, path, 0), round: move.round ?? null, split: split(move.split), half: move.half ?? false }
-    if ('down' in move) return { ...common, kind: 'down', point: this.point(move.down, path, 0), loose: move.loose ?? false, split: split(move.split) }
+      return {
+        ...common,
+        kind: 'up',
+        point: this.point(move.up, path, 0),
+        round: move.round ?? null,
+        split: split(move.split),
+        half: move.half ?? false,
+        wraps: this.maybe(move.wraps, path),
+        and: move.and === undefined ? null : this.point(move.and, path, 0),
+      }
+    if ('down' in move)
+      return {
+        ...common,
+        kind: 'down',
+        point: this.point(move.down, path, 0),
+        loose: move.loose ?? false,
+        split: split(move.split),
+        plunge: move.plunge ?? false,
+      }
     if ('by' in move) return { ...common, kind: 'by', point: this.point(move.by, path, 0) }
-    if ('wrap' in move) return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path) }
+    if ('wrap' in move) return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path), eight: move.turn === 'eight' }
+    if ('cast' in move) return { ...common, kind: 'cast', turns: this.expression(move.cast, path), free: this.maybe(move.free, path) }
+    if ('lay' in move)
+      return {
+        ...common,
+        kind: 'lay',
+        from: this.expression(move.lay[0], path),
+        to: this.expression(move.lay[1], path),
+        aside: this.maybe(move.aside, path),
+      }
+    if ('under' in move || 'over' in move) return { ...common, ...this.passMove(move, path) }
+    if ('round' in move) return { ...common, kind: 'round', post: this.point(move.round, path, 0), to: this.point(move.to, path, 0) }
+    if ('hold' in move) return { ...common, kind: 'hold' }
+    if ('pin' in move) return { ...common, kind: 'pin', point: this.point(move.pin, path, 0) }
+    if ('bead' in move) return { ...common, kind: 'bead', size: this.expression(move.bead, path) }
+    if ('pad' in move) return { ...common, kind: 'pad', height: this.expression(move.pad, path), felt: this.maybe(move.felt, path) }
+    if ('cut' in move) return { ...common, kind: 'cut', point: this.point(move.cut, path, 0), size: this.expression(move.size, path) }
+    if ('withdraw' in move) return { ...common, kind: 'withdraw', from: this.expression(move.withdraw[0], path), to: this.expression(move.withdraw[1], path) }
+    const { along, every, offset, from, back } = move.each
+    if (depth >= MOST_EACH) this.wrong(path, 'an "each" may not hold another "each".')
+    return {
+      ...common,
+      kind: 'each',
+      along: typeof along === 'string' ? this.reference(along, path, 'passed') : { from: this.point(along.from, path, 0), to: this.point(along.to, path, 0) },
+      every: this.expression(every, path),
+      offset: this.maybe(offset, path),
+      from: from === undefined ? null : this.point(from, path, 0),
+      back: back ?? false,
+      moves: depth >= MOST_EACH ? [] : move.moves.map((one, at) => this.move(one, index, at, [...path, at], depth + 1)),
+    }
+  }
+
+  private passMove(move: Extract<Move, { under: unknown } | { over: unknown }>, path: ProblemPath) {
     const references = 'under' in move ? move.under : move.over
     if (references.length === 0) this.wrong(path, 'name at least one thread to pass.')
     return {
-      ...common,
-      kind: 'pass',
-      past: 'under' in move ? 'under' : 'over',
-      references: references.map((reference) => this.reference(reference, path)),
-      from: move.from ?? 'near',
-      at: move.at === undefined ? null : this.expression(move.at, path),
+      kind: 'pass' as const,
+      past: 'under' in move ? ('under' as const) : ('over' as const),
+      references: references.map((reference) => this.reference(reference, path, 'passed')),
+      from: move.from ?? ('near' as const),
+      at: this.maybe(move.at, path),
       hitch: move.round === 'inside',
-      bight: move.bight === undefined ? null : this.expression(move.bight, path),
+      bight: this.maybe(move.bight, path),
     }
   }
 
-  /** `st`, `st~1`, `st[k+1]`, `loop[0]@.95`. */
-  private reference(text: string, path: ProblemPath): CompiledReference {
-    const match = /^([A-Za-z]\w*)(?:~(\d+)|\[([^\]]+)\])?(?:@(.+))?$/.exec(text)
+  private needsLabel(label: string, path: ProblemPath, done: string): void {
+    if (this.labels.has(label)) return
+    this.wrong(path, `nothing is labelled "${label}", so it cannot be ${done}. Put "as": "${label}" on the move that makes that thread.`)
+  }
+
+  /** `st`, `st~1`, `st[k+1]`, `loop[0]@.95`, `st*`. */
+  private reference(text: string, path: ProblemPath, done: string): CompiledReference {
+    const match = /^([A-Za-z]\w*)(?:~(\d+)|\[([^\]]+)\]|(\*))?(?:@(.+))?$/.exec(text)
     if (!match) {
       this.wrong(path, `"${text}" is not a reference. Write a label such as "st", "st~1", "st[k]" or "st[k]@0.5".`)
-      return { label: '', index: null, back: 0, at: null }
+      return { label: '', index: null, back: 0, nearest: false, at: null }
     }
     const label = match[1] as string
-    if (!this.labels.has(label))
-      this.wrong(path, `nothing is labelled "${label}", so it cannot be passed. Put "as": "${label}" on the move that makes that thread.`)
+    this.needsLabel(label, path, done)
+    if (match[4] !== undefined) this.seekable.add(label)
     return {
       label,
       back: match[2] === undefined ? 0 : Number(match[2]),
       index: match[3] === undefined ? null : this.expression(match[3], path),
-      at: match[4] === undefined ? null : this.expression(match[4], path),
+      nearest: match[4] !== undefined,
+      at: match[5] === undefined ? null : this.expression(match[5], path),
     }
   }
 
@@ -226,12 +240,13 @@ class Compiler {
       return { kind: 'named', name: match[1] as string, shift: match[3] === undefined ? 0 : Number(`${match[2]}${match[3]}`) }
     }
     if (isPair(form)) return { kind: 'frame', s: this.expression(form[0], path), t: this.expression(form[1], path) }
+    if ('edge' in form) return { kind: 'edge', side: form.edge, lean: this.expression(form.lean, path) }
     return {
       kind: 'between',
       from: this.point(form.from, path, depth + 1),
       to: this.point(form.to, path, depth + 1),
-      at: form.at === undefined ? null : this.expression(form.at, path),
-      mm: form.mm === undefined ? null : this.expression(form.mm, path),
+      at: this.maybe(form.at, path),
+      mm: this.maybe(form.mm, path),
       by: form.by === undefined ? null : [this.expression(form.by[0], path), this.expression(form.by[1], path)],
     }
   }

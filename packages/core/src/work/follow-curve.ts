@@ -30,7 +30,8 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   const first = workStitch(work)
   if (!first.ok) return first
   const plain = { worked: first.value, atLeast: [], deviationMm: 0, tooTight: false }
-  if (work.guide.kind !== 'line' || isStraight(work.guide.path)) return success(plain)
+  // Spokes of a ring leave it on purpose.
+  if (work.guide.kind !== 'line' || work.guide.centre || isStraight(work.guide.path)) return success(plain)
   // Half a millimetre of chord leaves a bend of 5 mm radius by 0.006 mm: enough to judge by.
   const path = thinPath(work.guide.path, 0.5)
   const band = straightBand(work, first.value)

@@ -1,5 +1,6 @@
 /** Working a stitch on a guide: pieces of thread, holes and counted motions. */
 export type * from './types.ts'
+export { MOTIONS } from './motions.ts'
 export { workStitch } from './work-stitch.ts'
 export type { StitchWork } from './work-stitch.ts'
 export { followCurve, straightBand, workOnStraight } from './follow-curve.ts'

@@ -44,9 +44,11 @@ export function wayPast(request: PassRequest): PassWay {
   const first = passed[0] as PassedThread
   // Along the thread passed, in the way of working.
   const along = dot(first.tangent, direction) >= 0 ? first.tangent : scale(first.tangent, -1)
-  const waitsOther = request.beforeSide === null ? null : dot(request.beforeSide, side) < 0
+  const isOpposite = request.beforeSide === null ? null : dot(request.beforeSide, side) < 0
+  // Between two different threads, as in weaving, the way is straight: it already waits where it goes in.
+  const waitsOther = isOpposite === true && dot(subtract(request.before, first.at), side) > 0 ? null : isOpposite
   const apart = request.beforeAt ? Math.hypot(middle.x - request.beforeAt.x, middle.y - request.beforeAt.y) : request.advanceMm
-  const slants = waitsOther !== false && passed.length === 1 && Math.abs(dot(along, direction)) > 0.5
+  const slants = waitsOther !== false && !(isOpposite === true && waitsOther === null) && passed.length === 1 && Math.abs(dot(along, direction)) > 0.5
   const slant = slants ? Math.min(apart / 4, 1.5 * reach) : 0
   const entry = step(step(middle, side, reach), along, -slant)
   const exit = step(middle, side, -reach)

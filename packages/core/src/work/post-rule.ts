@@ -47,6 +47,15 @@ export function wayRoundPost(post: Post): Point3[] {
   return lift(way)
 }
 
+/** A loop held open at two places: from A round the post at C, across to a second post, and back to B. */
+export function wayRoundTwo(post: Post, second: Point): Point3[] {
+  const { a, b, c, direction } = post
+  const radius = post.diameterMm / 2 + 0.22 * post.lineWidthMm
+  const across = unit(subtract(second, c)) ?? leftOf(direction)
+  const corner = (at: Point, outward: Point): Point => step(step(at, direction, radius * 0.8), outward, radius * 0.3)
+  return lift([a, corner(c, scale(across, -1)), corner(second, across), b])
+}
+
 /** Normals of the two legs on their outer sides; where both legs leave for one hole, left of outward first. */
 function contacts(toA: Point, toB: Point, outward: Point, mirror: 1 | -1): [Point, Point] {
   if (dot(toA, toB) > 1 - 1e-9) {

@@ -4,49 +4,15 @@
  */
 import { distance, dot, leftOf, lengthOf, scale, subtract, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import type { Round } from '../notation/index.ts'
-import { wayRoundPost } from './post-rule.ts'
 import { nearestOnThread, placeOnThread, type PassedThread, wayPast } from './pass-rule.ts'
-import type { SurfacePass, Hole, Motion, MoveRef, Segment, SegmentKind, Side, ThreadRole } from './types.ts'
+import { wayRoundPost, wayRoundTwo } from './post-rule.ts'
+import { ThreadLog } from './thread-log.ts'
+import { MoveError, type MoveContext, type PassHow, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
+import type { Patch, Segment, SurfaceKind, SurfacePass, Wound } from './types.ts'
 import { windUp } from './wrap-rule.ts'
 
-export class MoveError extends Error {}
-
-export interface ThreadSettings {
-  readonly role: ThreadRole
-  readonly lie: 'round' | 'flat'
-  readonly diameterMm: number
-  readonly lineWidthMm: number
-  readonly shaftMm: number
-}
-
-export interface MoveContext {
-  readonly made: MoveRef
-  readonly label: string | null
-  readonly direction: Point
-  readonly mirror: 1 | -1
-}
-
-/** Two places nearer than this are one hole: a twentieth of the finest thread. */
-const SAME_HOLE_MM = 0.01
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
 const PIERCED_MM = 0.5
-
-/** A thread by its label: the latest, so many before it, or the k-th from the beginning; perhaps a place on it. */
-export interface ThreadReference {
-  readonly label: string
-  readonly index: number | null
-  readonly back: number
-  readonly at: number | null
-}
-
-export interface PassHow {
-  readonly from: 'left' | 'right' | 'near'
-  readonly at: number
-  readonly hitch: boolean
-  readonly bightMm: number | null
-  readonly advanceMm: number
-}
-
 /** Way-points of a running thread that a step shows: a few stitches; all of a long row would cost its square. */
 const SHOWN_WAY = 24
 
@@ -58,103 +24,125 @@ interface OpenLoop {
 }
 
 export class ThreadState {
-  readonly segments: Segment[] = []
-  readonly holes: Hole[] = []
-  readonly counts = new Map<Motion, number>()
+  readonly log: ThreadLog
+  readonly passes: SurfacePass[] = []
+  readonly patches: Patch[] = []
   wrapMm = 0
-  trips = 0
   private settings: ThreadSettings
   /** In front: the way so far from the hole it came up by. */
   private way: Point3[] | null = null
   private lastHole = -1
   private open: OpenLoop | null = null
   private turns = 0
-  private order = 0
-  readonly passes: SurfacePass[] = []
+  private wound: Wound = 'wrap'
+  private freeMm: number | null = null
+  private held = false
+  /** The thread in front came up through another. */
+  private pierced = false
+  /** How high what is worked now stands over padding. */
+  private padMm = 0
   /** Parts of the way in front that lie under something: from and to way-point, and the order they take. */
   private unders: { from: number; to: number; order: number }[] = []
   private passSide: Point | null = null
   private passAt: Point | null = null
-  private readonly byLabel = new Map<string, Segment[]>()
-  private readonly byPlace = new Map<string, number>()
 
-  constructor(settings: ThreadSettings) {
+  constructor(settings: ThreadSettings, seekable: ReadonlySet<string>) {
+    this.log = new ThreadLog(seekable)
     this.settings = settings
   }
 
-  /** A new needleful for another pass: the thread starts behind, at no hole. */
-  beginPass(settings: ThreadSettings): void {
+  /** Another pass: with a new needleful, which starts behind at no hole, or going on with the same. */
+  beginPass(settings: ThreadSettings, goesOn: boolean): void {
     this.settings = settings
-    this.lastHole = -1
+    if (!goesOn) {
+      if (this.held) throw new MoveError('the pass before holds its thread in front, but this one does not go on with it. Write "continues".')
+      this.lastHole = -1
+    }
+    this.held = false
   }
 
   get lastPoint(): Point | null {
-    return this.holes[this.lastHole] ?? null
+    const inFront = this.way?.[this.way.length - 1]
+    return this.way && this.way.length > 1 && inFront ? inFront : (this.log.holes[this.lastHole] ?? null)
   }
 
-  count(label: string): number {
-    return this.byLabel.get(label)?.length ?? 0
-  }
-
-  up(at: Point, round: Round | null, split: string | null, half: boolean, context: MoveContext): void {
+  up(
+    at: Point,
+    how: { readonly round: Round | null; readonly split: ThreadReference | null; readonly half: boolean; readonly wraps: number; readonly and: Point | null },
+    context: MoveContext,
+  ): void {
     if (this.way) throw new MoveError('the needle comes up while the thread is already in front. Go down first.')
     const loop = this.open
     const from = this.lastHole
-    if (loop && !round && !half)
+    const { round, split } = how
+    if (loop && !round && !how.half)
       throw new MoveError('the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
     if (round && !loop) throw new MoveError('there is no loose loop for this move to catch. Leave one with "loose" first.')
-    const hole = this.makeHole(at, 'up', context)
-    const sameAsLast = from >= 0 && this.sameHole(from, hole)
+    const hole = this.log.makeHole(at, 'up', context)
+    const sameAsLast = from >= 0 && this.log.sameHole(from, hole)
     if (sameAsLast && !loop && !split) throw new MoveError('the needle comes up in the very hole it has just gone down by, so the stitch would pull out.')
     if (split) this.part(split, at)
-    if (loop && round) {
-      this.catchLoop(loop, at, round, context)
-    }
-    if (from >= 0) this.addSegment('back', 'straight', from, hole, [this.at3(from), this.at3(hole)], context, null)
+    this.pierced = split !== null
+    if (loop && round) this.catchLoop(loop, at, round, how.and, context)
+    if (from >= 0)
+      this.log.add({ side: 'back', kind: 'straight', from, to: hole, way: [this.log.at3(from), this.log.at3(hole)], context, label: null }, this.settings)
     this.lastHole = hole
-    this.way = [this.at3(hole)]
+    this.way = [this.log.at3(hole)]
+    if (how.wraps > 0) this.knotHere(how.wraps, hole, context)
   }
 
-  down(at: Point, loose: boolean, split: string | null, context: MoveContext): void {
+  down(at: Point, how: { readonly loose: boolean; readonly split: ThreadReference | null; readonly plunge: boolean }, context: MoveContext): void {
     const way = this.way
     if (!way) throw new MoveError('the needle goes down while the thread is already behind. Come up first.')
     const from = this.lastHole
-    const hole = this.makeHole(at, 'down', context)
-    if (this.sameHole(from, hole) && way.length === 1 && !loose && this.turns === 0) {
+    const hole = this.log.makeHole(at, 'down', context)
+    if (this.log.sameHole(from, hole) && way.length === 1 && !how.loose && this.turns === 0) {
       throw new MoveError('the needle goes down the very hole it came up by, so the stitch would pull out.')
     }
-    if (split) this.part(split, at)
+    if (how.split) this.part(how.split, at)
+    if (how.plunge) this.note('plunge')
     this.way = null
     this.lastHole = hole
     if (this.turns > 0) {
       this.wind(from, hole, context)
       return
     }
-    if (loose) {
+    if (how.loose) {
+      if (this.open) throw new MoveError('a second loop is left loose while the first is still open. Catch the first one before.')
       this.note('leave-loop')
-      this.open = { from, to: hole, way: [...way, this.at3(hole)], context }
+      // What has slid under something already lies; only what follows is loose.
+      if (this.unders.length > 0) {
+        this.addWay(from, from, way, unnamed(context))
+        way.splice(0, way.length - 1)
+      }
+      this.open = { from, to: hole, way: [...way, this.log.at3(hole)], context }
       return
     }
-    this.addWay(from, hole, [...way, this.at3(hole)], context)
+    this.addWay(from, hole, [...way, this.log.at3(hole)], context)
   }
 
   /** Slides past labelled threads on the front: under or over them, or with a hitch. */
-  pass(kind: 'under' | 'over', references: readonly ThreadReference[], how: PassHow, context: MoveContext): void {
-    const way = this.way
-    if (!way) throw new MoveError('there is no thread in front to slide. Come up first.')
-    const segments = references.map((one) => this.find(one))
+  pass(kind: 'under' | 'over', references: readonly ThreadReference[], how: PassHow, near: Point, context: MoveContext): void {
+    const way = this.inFront('there is no thread in front to slide. Come up first.')
+    const segments = references.map((one) => this.log.find(one, near))
     const first = segments[0] as Segment
-    const lead = placeOnThread(first.points, references[0]?.at ?? how.at)
-    const passed: PassedThread[] = [lead, ...segments.slice(1).map((segment) => nearestOnThread(segment.points, lead.at))]
+    const { label, at } = references[0] as ThreadReference
+    const lead = references[0]?.nearest && at === null ? nearestOnThread(first.points, near) : placeOnThread(first.points, at ?? how.at)
+    const passed: PassedThread[] = [
+      lead,
+      ...segments.slice(1).map((segment, index) => {
+        const share = references[index + 1]?.at ?? null
+        return share === null ? nearestOnThread(segment.points, lead.at) : placeOnThread(segment.points, share)
+      }),
+    ]
     const before = way[way.length - 1] as Point3
-    const side = this.sideOf(lead, how.from, before, context)
-    const rho = this.settings.diameterMm
+    const side = sideOf(lead, how.from, before, context)
     const pass = wayPast({
       kind,
       passed,
       side,
       direction: context.direction,
-      rho,
+      rho: this.settings.diameterMm,
       before,
       beforeSide: this.passSide,
       beforeAt: this.passAt,
@@ -182,90 +170,163 @@ export class ThreadState {
     this.passSide = { x: -side.x, y: -side.y }
     this.passAt = lead.at
     const left = dot(side, leftOf(context.direction)) >= 0
-    this.passes.push({
-      kind,
-      at: lead.at,
-      from: left ? 'left' : 'right',
-      hitch: how.hitch,
-      labels: references.map((one) => one.label),
-      made: context.made,
-      afterHole: this.lastHole,
-      soFar: splineThrough(way.slice(-SHOWN_WAY)),
-    })
-  }
-
-  private find({ label, index, back }: ThreadReference): Segment {
-    const made = this.byLabel.get(label) ?? []
-    const segment = index === null ? made[made.length - 1 - back] : made[index]
-    if (!segment) throw new MoveError(`there is no "${label}${index === null ? '' : `[${index}]`}" to pass; ${made.length} of them have been made.`)
-    return segment
-  }
-
-  /** Towards the side that the needle enters from, square to the thread that is passed. */
-  private sideOf(lead: PassedThread, from: 'left' | 'right' | 'near', before: Point3, context: MoveContext): Point {
-    const normal = leftOf(lead.tangent)
-    const wanted = from === 'near' ? subtract(before, lead.at) : scale(leftOf(context.direction), (from === 'left' ? 1 : -1) * context.mirror)
-    const agrees = dot(normal, wanted)
-    // The thread passed runs across the working: take the side it comes from.
-    const decided = Math.abs(agrees) > 0.05 ? agrees : dot(normal, subtract(before, lead.at))
-    return decided >= 0 ? normal : scale(normal, -1)
-  }
-
-  /** The way in front as one curve, cut where it goes under something. */
-  private addWay(from: number, to: number, way: readonly Point3[], context: MoveContext): void {
-    const unders = this.unders
-    this.unders = []
-    this.passSide = null
-    this.passAt = null
-    if (unders.length === 0) {
-      this.addSegment('front', 'straight', from, to, way, context, context.label)
-      return
-    }
-    const curve = splineThrough(way)
-    const perStep = (curve.length - 1) / (way.length - 1)
-    let done = 0
-    for (const under of unders) {
-      this.addPiece(from, to, curve.slice(Math.round(done * perStep), Math.round(under.from * perStep) + 1), context, null)
-      this.addPiece(from, to, curve.slice(Math.round(under.from * perStep), Math.round(under.to * perStep) + 1), context, under.order)
-      done = under.to
-    }
-    this.addPiece(from, to, curve.slice(Math.round(done * perStep)), context, null)
-  }
-
-  private addPiece(from: number, to: number, points: readonly Point3[], context: MoveContext, order: number | null): void {
-    if (points.length < 2) return
-    const segment = this.addSegment('front', 'straight', from, to, [points[0] as Point3, points[points.length - 1] as Point3], context, context.label)
-    segment.points = points
-    segment.lengthMm = lengthOf(points)
-    if (order !== null) segment.order = order
+    const lastPass = this.passes.at(-1)
+    if (lastPass && lastPass.labels.length > 0 && lastPass.from !== (left ? 'left' : 'right')) this.note('alternate')
+    this.surface(kind, lead.at, context, { from: left ? 'left' : 'right', hitch: how.hitch, labels: references.map((one) => one.label) })
+    if (context.label !== null && label !== undefined) this.cutWay(context)
   }
 
   by(at: Point): void {
-    if (!this.way) throw new MoveError('the thread is behind, so it cannot be led across the front. Come up first.')
-    this.way.push({ x: at.x, y: at.y, z: 0 })
+    this.inFront('the thread is behind, so it cannot be led across the front. Come up first.').push({ x: at.x, y: at.y, z: 0 })
     this.passSide = null
   }
 
-  wrap(turns: number): void {
-    if (!this.way) throw new MoveError('there is nothing to wrap: come up first.')
-    if (!(turns >= 1) || turns > 200) throw new MoveError(`${turns} wraps cannot be made; ask for 1 to 200.`)
+  /** Follows the guide on the surface. */
+  lay(points: readonly Point[], context: MoveContext): void {
+    const way = this.inFront('the thread is behind, so it cannot be laid. Come up first.')
+    for (const at of points) way.push({ x: at.x, y: at.y, z: 0 })
+    this.passSide = null
+    this.note('lay')
+    this.surface('lay', points[points.length - 1] ?? (way[0] as Point), context)
+  }
+
+  /** Round a pin, and on towards another place. */
+  roundPost(post: Point, to: Point, context: MoveContext): void {
+    const way = this.inFront('there is no thread in front to take round the pin. Come up first.')
+    const { diameterMm, lineWidthMm } = this.settings
+    const before = way[way.length - 1] as Point3
+    const turn = wayRoundPost({ a: before, b: to, c: post, direction: context.direction, round: 'inside', mirror: context.mirror, diameterMm, lineWidthMm })
+    // Up to the far side of the pin the thread is one leg; what follows is the next.
+    const contact = Math.floor((turn.length - 1) / 2)
+    way.push(...turn.slice(1, contact + 1))
+    this.note('round-pin')
+    this.surface('round', post, context)
+    this.cutWay(context)
+    this.way?.push(...turn.slice(contact + 1, -1))
+  }
+
+  wrap(turns: number, wound: Wound, freeMm: number | null): void {
+    this.inFront('there is nothing to wrap: come up first.')
+    if (!(turns >= 1) || turns > 200)
+      throw new MoveError(`${Number(turns.toFixed(2))} ${wound === 'cast' ? 'loops' : 'wraps'} cannot be made; ask for 1 to 200.`)
     // An open loop becomes the wraps: it has no length of its own.
     this.open = null
     this.turns = Math.round(turns)
-    this.note('wrap', this.turns)
+    this.wound = wound
+    this.freeMm = freeMm
+    this.note('wind')
+    this.note(wound === 'cast' ? 'cast' : 'wrap', this.turns)
+    if (wound === 'eight') this.note('eight')
+    if (freeMm !== null) this.note('stand')
+  }
+
+  bead(sizeMm: number, context: MoveContext): void {
+    const way = this.inFront('there is no thread in front to take a bead on. Come up first.')
+    if (!(sizeMm > 0)) throw new MoveError(`a bead of ${Number(sizeMm.toFixed(2))} mm cannot be taken; give it a width above 0.`)
+    const at = way[way.length - 1] as Point3
+    const from = { ...at, x: at.x - 0.01 }
+    this.log.add({ side: 'front', kind: 'bead', from: this.lastHole, to: this.lastHole, way: [from, at], context, label: null, sizeMm }, this.settings)
+    this.note('bead')
+    this.surface('bead', at, context)
+  }
+
+  pad(heightMm: number, outline: readonly Point[] | null, context: MoveContext): void {
+    if (!(heightMm > 0 && heightMm <= 20))
+      throw new MoveError(`padding ${Number(heightMm.toFixed(2))} mm high cannot be laid; give it a height above 0 and up to 20 mm.`)
+    this.padMm += heightMm
+    this.note('pad')
+    const at = outline?.[0] ?? this.lastPoint
+    if (outline) this.patches.push({ kind: 'felt', outline, sequence: this.log.sequence })
+    if (at) this.surface('pad', at, context)
+  }
+
+  /** The ground is cut, or threads of it are drawn out. */
+  openGround(kind: 'cut' | 'withdraw', outline: readonly Point[], context: MoveContext): void {
+    this.patches.push({ kind: kind === 'cut' ? 'gap' : 'drawn', outline, sequence: this.log.sequence })
+    this.note(kind)
+    this.surface(kind, outline[0] as Point, context)
+  }
+
+  pin(at: Point, context: MoveContext): void {
+    this.note('pin')
+    this.surface('pin', at, context)
+  }
+
+  hold(): void {
+    this.inFront('there is no thread in front to hold. Come up first.')
+    this.held = true
   }
 
   /** Everything is behind and nothing is left open. */
   finish(): void {
     if (this.open) throw new MoveError('a loop is left open at the end. Catch it, or tie it down.')
-    if (this.way) throw new MoveError('the thread is left in front at the end. Go down once more.')
+    if (this.way && !this.held) throw new MoveError('the thread is left in front at the end. Go down once more.')
   }
 
-  note(motion: Motion, times = 1): void {
-    this.counts.set(motion, (this.counts.get(motion) ?? 0) + times)
+  note(motion: Parameters<ThreadLog['note']>[0], times = 1): void {
+    this.log.note(motion, times)
   }
 
-  private catchLoop(loop: OpenLoop, at: Point, round: Round, context: MoveContext): void {
+  private inFront(otherwise: string): Point3[] {
+    if (!this.way) throw new MoveError(otherwise)
+    return this.way
+  }
+
+  private surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfacePass, 'from' | 'hitch' | 'labels'>): void {
+    const soFar = this.way ? splineThrough(this.way.slice(-SHOWN_WAY)) : []
+    this.passes.push({ kind, at, from: 'right', hitch: false, labels: [], ...more, made: context.made, afterHole: this.log.holes.length - 1, soFar })
+  }
+
+  /** The leg so far becomes a piece of its own, which later moves can name; the thread stays in hand. */
+  private cutWay(context: MoveContext): void {
+    const way = this.way
+    if (!way || way.length < 2) return
+    this.addWay(this.lastHole, this.lastHole, way, context, true)
+    this.way = [way[way.length - 1] as Point3]
+  }
+
+  /** The way in front as one curve, cut where it goes under something. */
+  private addWay(from: number, to: number, given: readonly Point3[], context: MoveContext, endsHere = false): void {
+    const unders = this.unders
+    this.unders = []
+    const way = this.padMm > 0 && given.length === 2 ? this.lifted(given) : given
+    if (unders.length === 0) {
+      this.log.add({ side: 'front', kind: 'straight', from, to, way, context, label: context.label, pierces: this.pierced }, this.settings)
+      if (this.way === null) this.passSide = this.passAt = null
+      return
+    }
+    if (this.way === null) this.passSide = this.passAt = null
+    const curve = splineThrough(way)
+    const perStep = (curve.length - 1) / (way.length - 1)
+    let done = 0
+    for (const [index, under] of unders.entries()) {
+      // The label names the leg that ends here: what led to the last pass, or at a hole what follows it.
+      const leg = endsHere && index === unders.length - 1 ? context : unnamed(context)
+      this.addPiece(from, to, curve.slice(Math.round(done * perStep), Math.round(under.from * perStep) + 1), leg, null)
+      this.addPiece(from, to, curve.slice(Math.round(under.from * perStep), Math.round(under.to * perStep) + 1), unnamed(context), under.order)
+      done = under.to
+    }
+    this.addPiece(from, to, curve.slice(Math.round(done * perStep)), endsHere ? unnamed(context) : context, null)
+  }
+
+  /** Over padding a stitch climbs, lies on top and comes down again. */
+  private lifted(way: readonly Point3[]): Point3[] {
+    const [a, b] = [way[0] as Point3, way[1] as Point3]
+    const rise = Math.min(0.35, this.padMm / Math.max(1e-6, distance(a, b)))
+    const at = (share: number): Point3 => ({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share, z: this.padMm })
+    return [a, at(rise), at(1 - rise), b]
+  }
+
+  private addPiece(from: number, to: number, points: readonly Point3[], context: MoveContext, order: number | null): void {
+    if (points.length < 2) return
+    const ends = [points[0] as Point3, points[points.length - 1] as Point3]
+    const segment = this.log.add({ side: 'front', kind: 'straight', from, to, way: ends, context, label: context.label }, this.settings)
+    segment.points = points
+    segment.lengthMm = lengthOf(points)
+    if (order !== null) segment.order = order
+  }
+
+  private catchLoop(loop: OpenLoop, at: Point, round: Round, and: Point | null, context: MoveContext): void {
     const side = round === 'left' || round === 'right'
     if (side) {
       // Kept to one side is its own motion; no loop was held.
@@ -275,97 +336,73 @@ export class ThreadState {
     const a = loop.way[loop.way.length - 2] as Point3
     const b = loop.way[loop.way.length - 1] as Point3
     const { diameterMm, lineWidthMm } = this.settings
-    const way = wayRoundPost({ a, b, c: at, direction: context.direction, round, mirror: context.mirror, diameterMm, lineWidthMm })
+    const post = { a, b, c: at, direction: context.direction, round, mirror: context.mirror, diameterMm, lineWidthMm }
+    const way = and ? wayRoundTwo(post, and) : wayRoundPost(post)
     const whole = [...loop.way.slice(0, -2), ...way]
     this.open = null
-    this.addSegment('front', side ? 'kept' : 'loop', loop.from, loop.to, whole, loop.context, loop.context.label)
+    const kind = side ? 'kept' : 'loop'
+    this.log.add({ side: 'front', kind, from: loop.from, to: loop.to, way: whole, context: loop.context, label: loop.context.label }, this.settings)
   }
 
   private wind(from: number, hole: number, context: MoveContext): void {
     const { diameterMm, lineWidthMm, shaftMm } = this.settings
-    const wound = windUp({ turns: this.turns, diameterMm, lineWidthMm, shaftMm }, this.at3(from), this.at3(hole), context.mirror)
-    this.wrapMm += wound.wrapMm
-    const segment = this.addSegment('front', wound.kind, from, hole, wound.way, context, context.label, this.turns, wound.sizeMm)
-    segment.lengthMm = wound.coreMm
+    const wraps = { turns: this.turns, wound: this.wound, freeMm: this.freeMm, diameterMm, lineWidthMm, shaftMm }
+    const made = windUp(wraps, this.log.at3(from), this.log.at3(hole), context.direction, context.mirror)
+    this.wrapMm += made.wrapMm
+    const { kind, way, sizeMm } = made
+    const segment = this.log.add(
+      { side: 'front', kind, from, to: hole, way, context, label: context.label, turns: this.turns, wound: this.wound, sizeMm },
+      this.settings,
+    )
+    segment.lengthMm = made.coreMm
     this.turns = 0
+    this.freeMm = null
   }
 
-  /** The newest thread of that label opens where the needle pierces it, and is drawn bent there. */
-  private part(label: string, at: Point): void {
-    const made = this.byLabel.get(label) ?? []
-    const segment = made.at(-1)
-    if (!segment) throw new MoveError(`there is no "${label}" yet to split.`)
+  /** Turns round the needle's tip, drawn up to a knot at the hole it came out of. */
+  private knotHere(turns: number, hole: number, context: MoveContext): void {
+    const { diameterMm, lineWidthMm, shaftMm } = this.settings
+    const at = this.log.at3(hole)
+    const made = windUp(
+      { turns: Math.max(1, Math.round(turns)), wound: 'wrap', freeMm: null, diameterMm, lineWidthMm, shaftMm },
+      at,
+      at,
+      context.direction,
+      context.mirror,
+    )
+    this.note('wind')
+    this.note('wrap', Math.max(1, Math.round(turns)))
+    this.wrapMm += made.wrapMm
+    const way = [at, { x: at.x + context.direction.x * 0.02, y: at.y + context.direction.y * 0.02, z: 0 }]
+    this.log.add({ side: 'front', kind: 'knot', from: hole, to: hole, way, context, label: null, turns: Math.round(turns), sizeMm: made.sizeMm }, this.settings)
+  }
+
+  /** The thread opens where the needle pierces it, and is drawn bent there. */
+  private part(reference: ThreadReference, at: Point): void {
+    const segment = this.log.find(reference, at)
     const [first, last] = [segment.points[0] as Point3, segment.points[segment.points.length - 1] as Point3]
     const gap = distance(nearestOnThread(segment.points, at).at, at)
     if (gap > PIERCED_MM + 0.25 * distance(first, last))
-      throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${label}", so the needle would not split it.`)
+      throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${reference.label}", so the needle would not split it.`)
     this.note('split')
     segment.parted.push(at)
     segment.points = splineThrough([first, ...sortAlong(first, last, segment.parted), last])
     segment.lengthMm = lengthOf(segment.points)
   }
+}
 
-  private makeHole(at: Point, move: 'up' | 'down', context: MoveContext): number {
-    const index = this.holes.length
-    const key = `${Math.round(at.x / SAME_HOLE_MM)},${Math.round(at.y / SAME_HOLE_MM)}`
-    const same = this.byPlace.get(key) ?? index
-    if (same === index) this.byPlace.set(key, index)
-    else this.note('shared-hole')
-    this.holes.push({ x: at.x, y: at.y, move, made: context.made, same })
-    this.note(move)
-    this.trips += 1
-    return index
-  }
+function unnamed(context: MoveContext): MoveContext {
+  return { ...context, label: null }
+}
 
-  private sameHole(a: number, b: number): boolean {
-    return distance(this.holes[a] as Hole, this.holes[b] as Hole) < SAME_HOLE_MM
-  }
-
-  private at3(hole: number): Point3 {
-    const { x, y } = this.holes[hole] as Hole
-    return { x, y, z: 0 }
-  }
-
-  private addSegment(
-    side: Side,
-    kind: SegmentKind,
-    from: number,
-    to: number,
-    way: readonly Point3[],
-    context: MoveContext,
-    label: string | null,
-    turns = 0,
-    sizeMm = 0,
-  ): Segment {
-    const points = splineThrough(way)
-    this.order += 1
-    const { role, lie } = this.settings
-    const lengthMm = lengthOf(points)
-    const segment: Segment = {
-      side,
-      thread: role,
-      kind,
-      lie,
-      points,
-      lengthMm,
-      order: this.order,
-      sequence: this.order,
-      made: context.made,
-      label,
-      from,
-      to,
-      parted: [],
-      turns,
-      sizeMm,
-    }
-    this.segments.push(segment)
-    if (label !== null) {
-      const made = this.byLabel.get(label)
-      if (made) made.push(segment)
-      else this.byLabel.set(label, [segment])
-    }
-    return segment
-  }
+/** Towards the side that the needle enters from, square to the thread that is passed. */
+function sideOf(lead: PassedThread, from: 'left' | 'right' | 'near', before: Point3, context: MoveContext): Point {
+  const normal = leftOf(lead.tangent)
+  const wanted = from === 'near' ? subtract(before, lead.at) : scale(leftOf(context.direction), (from === 'left' ? 1 : -1) * context.mirror)
+  const agrees = dot(normal, wanted)
+  // The thread passed runs across the working: take the side it comes from.
+  const decided = Math.abs(agrees) > 0.05 ? agrees : dot(normal, subtract(before, lead.at))
+  return decided >= 0 ? normal : scale(normal, -1)
 }
 
 function sortAlong(from: Point, to: Point, places: readonly Point[]): Point3[] {

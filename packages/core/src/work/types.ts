@@ -1,11 +1,17 @@
 /** What working a stitch on a guide gives: pieces of thread with a side, a path and an order, and what was counted. */
 import type { Point, Point3 } from '../geometry/index.ts'
+import type { MotionCounts } from './motions.ts'
+
+export type { Motion, MotionCounts } from './motions.ts'
 
 export type Side = 'front' | 'back'
 export type ThreadRole = 'main' | 'second'
 
 /** How a piece of thread came to lie as it does; each kind has one geometry rule. */
-export type SegmentKind = 'straight' | 'loop' | 'kept' | 'knot' | 'coil'
+export type SegmentKind = 'straight' | 'loop' | 'kept' | 'knot' | 'coil' | 'bead'
+
+/** How the turns of a knot or coil were wound. */
+export type Wound = 'wrap' | 'eight' | 'cast'
 
 /** Which move made a piece: the names and counts of the stitch document. */
 export interface MoveRef {
@@ -15,6 +21,8 @@ export interface MoveRef {
   readonly list: number
   readonly repeat: number
   readonly move: number
+  /** Which move of an `each`. */
+  readonly inner: number | null
 }
 
 export interface Segment {
@@ -36,9 +44,12 @@ export interface Segment {
   readonly to: number
   /** Where a later stitch has parted this thread. */
   readonly parted: Point[]
+  /** It comes out through another thread: its end does not show. */
+  readonly pierces: boolean
   /** Turns wound on the needle, for knots and coils. */
   readonly turns: number
-  /** Knot: its diameter. Coil: its length. mm; 0 otherwise. */
+  readonly wound: Wound
+  /** Knot, bead: its diameter. Coil: its length. mm; 0 otherwise. */
   readonly sizeMm: number
 }
 
@@ -48,23 +59,6 @@ export interface Hole extends Point {
   /** The first hole at this very place (its own index when it is new). */
   readonly same: number
 }
-
-export type Motion =
-  | 'up'
-  | 'down'
-  | 'shared-hole'
-  | 'turn-back'
-  | 'split'
-  | 'leave-loop'
-  | 'catch-loop'
-  | 'cross-loop'
-  | 'keep-side'
-  | 'wrap'
-  | 'pass-under'
-  | 'pass-over'
-  | 'edge'
-
-export type MotionCounts = Readonly<Partial<Record<Motion, number>>>
 
 export interface LegFit {
   readonly lengthMm: number
@@ -83,9 +77,12 @@ export interface Fitted {
   readonly askedMm: number
 }
 
-/** A pass of the needle past threads on the front. */
+/** What is done on the surface, between one hole and the next. */
+export type SurfaceKind = 'under' | 'over' | 'lay' | 'round' | 'pin' | 'bead' | 'pad' | 'cut' | 'withdraw'
+
+/** A pass of the needle past threads on the front, or something else done on the surface. */
 export interface SurfacePass {
-  readonly kind: 'under' | 'over'
+  readonly kind: SurfaceKind
   readonly at: Point
   /** The side it comes from, of the direction of working, as worked. */
   readonly from: 'left' | 'right'
@@ -98,7 +95,16 @@ export interface SurfacePass {
   readonly soFar: readonly Point3[]
 }
 
+/** Something of the ground that is not thread: felt laid under, a gap cut, threads drawn out. Outlines in mm. */
+export interface Patch {
+  readonly kind: 'felt' | 'gap' | 'drawn'
+  readonly outline: readonly Point[]
+  /** Thread made up to this sequence lies below it. */
+  readonly sequence: number
+}
+
 export interface WorkedStitch {
+  readonly patches: readonly Patch[]
   readonly segments: readonly Segment[]
   readonly holes: readonly Hole[]
   readonly passes: readonly SurfacePass[]

@@ -2,14 +2,18 @@
  * Working a stitch: guide x moves -> pieces of thread. A general interpreter; it knows moves and placements
  * and no stitch by name.
  */
-import { error, type Problem, type Result, failure, success } from '../base/index.ts'
-import { dot, lerp, type MeasuredPath, measurePath, type Point, step, leftOf, subtract, unit } from '../geometry/index.ts'
+import { error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { dot, insetRegion, leftOf, lerp, type Point, step, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
-import { ExpressionError, type Compiled, type MaterialValues, type ParameterValues, type StitchDocument } from '../notation/index.ts'
-import { type BlockName, type CompiledMove, type CompiledPass, type CompiledPoint, compileStitch, where } from './compile.ts'
-import { type Frame, type Placed, placeAcross, placeAlong, placeOnce, type Run } from './frames.ts'
-import { MoveError, type ThreadSettings, ThreadState } from './thread-state.ts'
-import type { Fitted, Motion, WorkedStitch } from './types.ts'
+import { type Compiled, ExpressionError, type MaterialValues, type ParameterValues, type StitchDocument } from '../notation/index.ts'
+import { compileStitch, where } from './compile.ts'
+import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
+import { framesOnThread } from './each.ts'
+import type { Frame, Placed, Run } from './frames.ts'
+import { acrossVein, placePass } from './place-pass.ts'
+import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
+import { ThreadState } from './thread-state.ts'
+import type { Fitted, Motion, MoveRef, WorkedStitch } from './types.ts'
 
 export interface StitchWork {
   readonly document: StitchDocument
@@ -26,60 +30,123 @@ export interface StitchWork {
 export function workStitch(work: StitchWork): Result<WorkedStitch> {
   const compiled = compileStitch(work.document)
   if (compiled.problems.length > 0) return failure(...compiled.problems)
-  return new Worker(work).run(compiled.passes)
+  return new Worker(work, compiled.seekable).run(compiled.passes)
 }
+
+/** A document may ask for any number of moves; a hand could not make more than these in a year. */
+const MOST_MOVES_MADE = 2_000_000
+/** A fill's stitches turn when their directions differ by this, radians: two degrees. */
+const TURN_RAD = 0.035
 
 class Worker {
   private readonly thread: ThreadState
   private readonly base: Map<string, number>
-  private readonly flatWidth: number
   private fitted: Fitted | null = null
+  /** A thread laid along the whole, or padding, says nothing of pitch; the pass over it does. */
+  private onlyPrepared = false
   private repeats = 0
   private frame: Frame | null = null
   private frameIndex = 0
   private frames: readonly Frame[] = []
   private advance = 0
+  private made = 0
+  private leftOut = false
+  /** A thread has been laid, so what is worked in another thread now ties it down. */
+  private laid: 'main' | 'second' | null = null
+  private role: 'main' | 'second' = 'main'
 
-  constructor(private readonly work: StitchWork) {
+  constructor(
+    private readonly work: StitchWork,
+    seekable: ReadonlySet<string>,
+  ) {
     this.base = new Map(Object.entries(work.materials))
     for (const [id, parameter] of work.parameters) this.base.set(id, parameter.value)
-    this.flatWidth = work.materials.F
-    this.thread = new ThreadState(this.settings('main', 'round'))
+    this.thread = new ThreadState(this.settings('main', 'round'), seekable)
   }
 
   private settings(role: 'main' | 'second', lie: 'round' | 'flat'): ThreadSettings {
-    const { D, W, ds } = this.work.materials
-    return { role, lie, diameterMm: D, lineWidthMm: lie === 'flat' ? this.flatWidth : W, shaftMm: ds }
+    const { D, W, F, ds } = this.work.materials
+    return { role, lie, diameterMm: D, lineWidthMm: lie === 'flat' ? F : W, shaftMm: ds }
   }
 
   run(passes: readonly CompiledPass[]): Result<WorkedStitch> {
     for (const [index, pass] of passes.entries()) {
-      this.thread.beginPass(this.settings(pass.pass.thread ?? 'main', pass.pass.lie ?? 'round'))
+      this.role = pass.pass.thread ?? 'main'
+      try {
+        this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
+      } catch (thrown) {
+        return failure(this.problem(thrown, ['passes', index, 'place']))
+      }
       const problems = this.pass(pass, index)
       if (problems.length > 0) return failure(...problems)
     }
     if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
     const motions: Partial<Record<Motion, number>> = {}
-    for (const [motion, count] of this.thread.counts) if (count > 0) motions[motion] = count
-    const { segments, holes, passes: past, trips, wrapMm } = this.thread
-    return success({ segments, holes, passes: past, fitted: this.fitted, motions, repeats: this.repeats, trips, wrapMm })
+    for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
+    const { log, passes: past, wrapMm, patches } = this.thread
+    return success({
+      segments: log.segments,
+      holes: log.holes,
+      passes: past,
+      patches,
+      fitted: this.fitted,
+      motions,
+      repeats: this.repeats,
+      trips: log.trips,
+      wrapMm,
+    })
   }
 
   private pass(pass: CompiledPass, passIndex: number): readonly Problem[] {
     let placed: Placed
+    const { guide, leftHand, document, materials } = this.work
     try {
-      placed = this.place(pass)
+      this.advance = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
+      placed = placePass({
+        place: pass.place,
+        guide,
+        leftHand,
+        restart: document.corner === 'restart',
+        besideMm: materials.e,
+        strayMm: 0.6 * materials.W,
+        atLeast: this.work.atLeast ?? [],
+        value: (compiled) => this.value(compiled),
+        labelled: (label) => this.thread.log.labelled(label),
+      })
     } catch (thrown) {
       return [this.problem(thrown, ['passes', passIndex, 'place'])]
     }
-    if (placed.problems.length > 0) return placed.problems.map((problem) => ({ ...problem, message: `${this.work.document.name}: ${problem.message}` }))
+    if (placed.problems.length > 0) return placed.problems.map((problem) => ({ ...problem, message: `${document.name}: ${problem.message}` }))
     const before = this.repeats
     for (const run of placed.runs) {
       const problem = this.workRun(pass, passIndex, run)
       if (problem) return [problem]
     }
-    if (passIndex === 0) this.fitted = this.fit(pass, placed, this.repeats - before)
+    this.noteTurns(pass, placed)
+    if (placed.runs.length > 0 && (this.fitted === null || this.onlyPrepared)) {
+      this.fitted = this.fit(pass, placed, this.repeats - before)
+      this.onlyPrepared = pass.place.kind === 'whole' || preparesFor(compileStitch(document).passes, passIndex)
+    }
     return []
+  }
+
+  /** What the placement itself asks of the hands: an angle that changes, rows that interlock, threads that are counted. */
+  private noteTurns(pass: CompiledPass, placed: Placed): void {
+    const { place } = pass
+    const frames = placed.runs.flatMap((run) => run.frames)
+    const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'pass' ? [move.past] : [])))
+    if (past.size === 2) this.thread.note('weave', frames.length)
+    if (place.kind === 'cells') this.thread.note('count', frames.length)
+    if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
+    if (place.kind !== 'across' && place.kind !== 'scatter') return
+    let last: Point | null = null
+    let turns = 0
+    for (const frame of frames) {
+      const { direction } = frame.at(0, 0)
+      if (last && Math.abs(Math.atan2(last.x * direction.y - last.y * direction.x, dot(last, direction))) > TURN_RAD) turns += 1
+      last = direction
+    }
+    if (turns > 0) this.thread.note('angle', turns)
   }
 
   private fit(pass: CompiledPass, placed: Placed, repeats: number): Fitted {
@@ -87,44 +154,13 @@ class Worker {
     const perRepeat = pass.cycle.reduce((total, list) => total + downs(list), 0) / pass.cycle.length
     const started = placed.runs.reduce((total, run) => total + downs(run.afterCorner ? (pass.afterCorner ?? pass.start) : pass.start), 0)
     const advances = placed.legs.reduce((total, leg) => total + leg.count, 0)
-    const pitchMm =
-      pass.place.kind === 'once'
-        ? (placed.legs[0]?.pitchMm ?? 0)
-        : placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
-    const asked =
-      pass.place.kind === 'along'
-        ? pass.place.steps.reduce((total, one) => total + this.value(one), 0)
-        : pass.place.pitch
-          ? this.value(pass.place.pitch)
-          : pitchMm
-    return { count: repeats + (perRepeat > 0 ? Math.round(started / perRepeat) : 0), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
-  }
-
-  private place(pass: CompiledPass): Placed {
-    const { guide, leftHand, document } = this.work
     const { place } = pass
-    this.advance = place.steps.reduce((total, one) => total + this.value(one), 0)
-    if (place.kind === 'along' && (guide.kind === 'line' || guide.kind === 'shape')) {
-      const line = guide.kind === 'line' ? guide : alongVein(guide)
-      const tail = place.tail ? this.value(place.tail) : 0
-      return placeAlong({
-        path: line.path,
-        width: line.width,
-        centre: line.centre,
-        times: place.times ? this.value(place.times) : undefined,
-        steps: place.steps.map((one) => this.value(one)),
-        tail,
-        closedTail: place.closedTail ? this.value(place.closedTail) : tail,
-        cornerTail: place.cornerTail ? this.value(place.cornerTail) : tail,
-        restart: document.corner === 'restart',
-        mirror: leftHand,
-        besideMm: this.work.materials.e,
-        atLeast: this.work.atLeast ?? [],
-      })
-    }
-    if (place.kind === 'across' && guide.kind === 'shape' && place.pitch) return placeAcross(guide, this.value(place.pitch), leftHand)
-    if (place.kind === 'once' && guide.kind === 'spots') return placeOnce(guide, leftHand)
-    throw new MoveError(`this pass is placed "${place.kind}" and cannot be worked on this kind of guide (${guide.kind}).`)
+    const pitchMm =
+      place.kind === 'along' || place.kind === 'across'
+        ? placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
+        : (placed.legs[0]?.pitchMm ?? 0)
+    const asked = place.kind === 'along' ? this.advance : place.kind === 'across' ? this.value(place.pitch) : pitchMm
+    return { count: repeats + (perRepeat > 0 ? Math.round(started / perRepeat) : 0), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
   }
 
   /** One unbroken run: start, repeats, end. */
@@ -149,9 +185,9 @@ class Worker {
       this.frame = frame
       this.frameIndex = k
       for (const move of moves) {
-        if (move.when && !isNow(move.when, k, isLast)) continue
+        if (move.when && !isNow(move.when, k, isLast, frame.values['row'] ?? 0)) continue
         try {
-          this.move(move, { pass: passIndex, block, list, repeat: k, move: move.index })
+          this.move(move, { pass: passIndex, block, list, repeat: k, move: move.index, inner: null })
         } catch (thrown) {
           return this.problem(thrown, ['passes', passIndex, block, move.index])
         }
@@ -165,55 +201,175 @@ class Worker {
     return null
   }
 
-  private move(move: CompiledMove, made: { pass: number; block: BlockName; list: number; repeat: number; move: number }): void {
+  private move(move: CompiledMove, made: MoveRef): void {
+    this.made += 1
+    if (this.made > MOST_MOVES_MADE) throw new MoveError(`more than ${MOST_MOVES_MADE} moves would be made. Ask for fewer stitches.`)
     const frame = this.frame as Frame
-    const label = move.as
-    if (move.kind === 'wrap') {
-      this.thread.wrap(this.value(move.turns))
-      return
-    }
-    if (move.kind === 'pass') {
-      const here = frame.at(0, 0)
-      const references = move.references.map((reference) => ({
-        label: reference.label,
-        back: reference.back,
-        index: reference.index ? Math.round(this.value(reference.index)) : null,
-        at: reference.at ? this.value(reference.at) : null,
-      }))
-      const next = frame.at(1, 0).at
-      const scaleMm = Math.hypot(next.x - here.at.x, next.y - here.at.y)
-      this.thread.pass(
-        move.past,
-        references,
-        {
+    const { thread } = this
+    const here = frame.at(0, 0)
+    const context = (direction: Point): MoveContext => ({ made, label: move.as, direction, mirror: frame.mirror })
+    switch (move.kind) {
+      case 'wrap':
+        return thread.wrap(this.value(move.turns), move.eight ? 'eight' : 'wrap', null)
+      case 'cast':
+        return thread.wrap(this.value(move.turns), 'cast', move.free ? this.value(move.free) : null)
+      case 'hold':
+        return thread.hold()
+      case 'bead':
+        return thread.bead(this.value(move.size), context(here.direction))
+      case 'pad': {
+        const felt = move.felt ? this.feltOutline(this.value(move.felt)) : null
+        return thread.pad(this.value(move.height), felt, context(here.direction))
+      }
+      case 'lay': {
+        this.laid = this.role
+        return thread.lay(this.wayAlong(frame, this.value(move.from), this.value(move.to), move.aside ? this.value(move.aside) : 0), context(here.direction))
+      }
+      case 'withdraw': {
+        const [low, high] = [this.value(move.from), this.value(move.to)]
+        const strip = [...this.wholeGuide(low), ...this.wholeGuide(high).reverse()]
+        return thread.openGround('withdraw', strip, context(here.direction))
+      }
+      case 'each':
+        return this.each(move, made)
+      case 'pass': {
+        const next = frame.at(1, 0).at
+        const scaleMm = Math.hypot(next.x - here.at.x, next.y - here.at.y)
+        const how = {
           from: move.from,
           at: move.at ? this.value(move.at) : 0.5,
           hitch: move.hitch,
           bightMm: move.bight ? this.value(move.bight) : null,
           advanceMm: this.advance * scaleMm,
-        },
-        { made, label, direction: here.direction, mirror: frame.mirror },
-      )
-      return
+        }
+        return thread.pass(
+          move.past,
+          move.references.map((one) => this.reference(one)),
+          how,
+          here.at,
+          context(here.direction),
+        )
+      }
+      default:
+        return this.moveAt(move, made)
     }
-    const found = this.point(move.point, frame, this.frameIndex)
-    // A named point of a frame beyond the ends: the move is left out.
-    if (!found) return
-    const context = { made, label, direction: found.direction, mirror: frame.mirror }
+  }
+
+  /** Moves that are made at a place of the frame. */
+  private moveAt(move: MoveAtPlace, made: MoveRef): void {
+    const frame = this.frame as Frame
+    const { thread } = this
+    const context = (direction: Point): MoveContext => ({ made, label: move.as, direction, mirror: frame.mirror })
+    const found = this.point(move.kind === 'round' ? move.post : move.point, frame, this.frameIndex)
+    // A point beyond the ends: the move is left out, and with a coming up the going down that belongs to it.
+    if (move.kind === 'up') this.leftOut = !found
+    if (!found || (move.kind === 'down' && this.leftOut)) return
     switch (move.kind) {
       case 'up':
         this.noteReturn(found)
-        this.thread.up(found.at, move.round, move.split, move.half, context)
+        thread.up(
+          found.at,
+          {
+            round: move.round,
+            split: move.split ? this.reference(move.split) : null,
+            half: move.half,
+            wraps: move.wraps ? this.value(move.wraps) : 0,
+            and: move.and ? (this.point(move.and, frame, this.frameIndex)?.at ?? null) : null,
+          },
+          context(found.direction),
+        )
         break
       case 'down':
         this.noteReturn(found)
-        this.thread.down(found.at, move.loose, move.split, context)
+        if (made.inner !== null || (this.laid !== null && this.laid !== this.role)) thread.note('tie')
+        thread.down(found.at, { loose: move.loose, split: move.split ? this.reference(move.split) : null, plunge: move.plunge }, context(found.direction))
         break
       case 'by':
-        this.thread.by(found.at)
+        thread.by(found.at)
         break
+      case 'pin':
+        thread.pin(found.at, context(found.direction))
+        break
+      case 'cut':
+        thread.openGround('cut', gapAround(found.at, this.value(move.size), frame), context(found.direction))
+        break
+      case 'round': {
+        const to = this.point(move.to, frame, this.frameIndex)
+        if (to) thread.roundPost(found.at, to.at, context(found.direction))
+        break
+      }
     }
-    if (found.edge && move.kind !== 'by') this.thread.note('edge')
+    if (move.kind !== 'up' && move.kind !== 'down') return
+    if (found.edge) thread.note('edge')
+    else if (made.block === 'repeat' && made.inner === null && this.isAside(move.point, found.at, frame)) thread.note('width')
+  }
+
+  /** Off the line by more than the thread is wide, and not to tie another thread down. */
+  private isAside(form: CompiledPoint, at: Point, frame: Frame): boolean {
+    if (form.kind !== 'frame' || (this.laid !== null && this.laid !== this.role)) return false
+    const on = frame.at(this.value(form.s), 0).at
+    return Math.hypot(at.x - on.x, at.y - on.y) > this.work.materials.W
+  }
+
+  /** Small frames along a thread or between two points, each with the same moves. */
+  private each(move: Extract<CompiledMove, { kind: 'each' }>, made: MoveRef): void {
+    const outer = this.frame as Frame
+    const from = move.from ? this.point(move.from, outer, this.frameIndex) : null
+    // A thread that is tied down has been laid.
+    if ('label' in move.along && move.moves.some((one) => one.kind === 'down')) this.thread.note('lay')
+    let way: readonly Point[]
+    if ('label' in move.along) way = this.thread.log.find(this.reference(move.along), outer.at(0, 0).at).points
+    else {
+      const ends = [this.point(move.along.from, outer, this.frameIndex), this.point(move.along.to, outer, this.frameIndex)]
+      if (!ends[0] || !ends[1]) return
+      way = [ends[0].at, ends[1].at]
+    }
+    const inner = framesOnThread(way, {
+      everyMm: this.value(move.every),
+      offsetMm: move.offset ? this.value(move.offset) : null,
+      from: from?.at ?? null,
+      back: move.back,
+      halfWidthMm: this.work.materials.W / 2 + 0.08,
+      mirror: outer.mirror,
+      values: outer.values,
+    })
+    for (const frame of inner) {
+      this.frame = frame
+      for (const one of move.moves) this.move(one, { ...made, inner: one.inner })
+    }
+    this.frame = outer
+  }
+
+  private reference(one: CompiledReference): ThreadReference {
+    return {
+      label: one.label,
+      back: one.back,
+      nearest: one.nearest,
+      index: one.index ? Math.round(this.value(one.index)) : null,
+      at: one.at ? this.value(one.at) : null,
+    }
+  }
+
+  private feltOutline(insetMm: number): readonly Point[] {
+    const { guide } = this.work
+    if (guide.kind !== 'shape') throw new MoveError('felt is laid under a shape, and this guide is not one.')
+    return insetRegion(guide.region, insetMm)[0] as readonly Point[]
+  }
+
+  /** Places on a line between two nominal distances, near enough that the curve through them follows the line. */
+  private wayAlong(frame: Frame, from: number, to: number, aside: number): Point[] {
+    const reach = to - from
+    const count = Math.min(2000, Math.max(1, Math.ceil(Math.abs(reach) / 1)))
+    const stops = Array.from({ length: count + 1 }, (_, index) => from + (reach * index) / count)
+    const corners = (frame.corners ?? []).filter((corner) => corner > Math.min(from, to) && corner < Math.max(from, to))
+    return [...stops, ...corners].sort((a, b) => (reach >= 0 ? a - b : b - a)).map((s) => frame.at(s, aside).at)
+  }
+
+  /** The whole guide at one height, as far as its frames go. */
+  private wholeGuide(t: number): Point[] {
+    const frames = this.frames
+    const last = frames[frames.length - 1] as Frame
+    return [...frames.map((frame) => frame.at(0, t).at), last.at(Math.max(0, last.values['rest'] ?? 0), t).at]
   }
 
   /** The needle travels against the direction of working: it cannot be loaded several stitches at a time. */
@@ -229,7 +385,7 @@ class Worker {
       case 'frame': {
         const t = this.value(form.t)
         const place = frame.at(this.value(form.s), t)
-        const reach = t > 0 ? frame.values.wl : frame.values.wr
+        const reach = t > 0 ? frame.values['wl'] : frame.values['wr']
         const edge = frame.outlined === true && t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
         return { at: place.at, direction: place.direction, edge }
       }
@@ -238,12 +394,17 @@ class Worker {
         if (!last) throw new MoveError('"-" means where the needle last went through, and it has not gone through yet.')
         return { at: last, direction: frame.at(0, 0).direction, edge: false }
       }
+      case 'edge': {
+        const at = frame.toEdge?.(form.side, (this.value(form.lean) * Math.PI) / 180) ?? null
+        return at ? { at, direction: frame.at(0, 0).direction, edge: true } : null
+      }
       case 'named': {
         const other = form.shift === 0 ? frame : this.frames[index + form.shift]
         if (!other) return null
         const at = other.named(form.name)
         if (!at) throw new MoveError(`there is no point called "${form.name}" on this guide.`)
-        return { at, direction: other.at(0, 0).direction, edge: form.name === 'a' || form.name === 'b' }
+        const edge = form.name === 'b' || (form.name === 'a' && (other.values['row'] ?? 0) === 0)
+        return { at, direction: other.at(0, 0).direction, edge }
       }
       case 'between': {
         const from = this.point(form.from, frame, index)
@@ -268,9 +429,12 @@ class Worker {
     if (name === 'k') return this.frameIndex
     if (name === 'n') return this.frames.length
     const count = /^count\((\w+)\)$/.exec(name)
-    if (count) return this.thread.count(count[1] as string)
+    if (count) return this.thread.log.labelled(count[1] as string).length
     const values = this.frame?.values
     if (values && Object.hasOwn(values, name)) return values[name] as number
+    // Before any frame is placed, what the guide itself gives.
+    const own = guideValues(this.work.guide)
+    if (Object.hasOwn(own, name)) return own[name] as number
     throw new ExpressionError(`there is nothing called "${name}"`)
   }
 
@@ -284,25 +448,12 @@ class Worker {
   }
 }
 
-/** A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord. */
-function alongVein(guide: Extract<ReadGuide, { kind: 'shape' }>): Extract<ReadGuide, { kind: 'line' }> {
-  const width = { kind: 'outline', points: guide.outline.points } as const
-  if (guide.vein) return { kind: 'line', path: guide.vein, width }
-  let ends: readonly [Point, Point] = [guide.outline.points[0] as Point, guide.outline.points[1] as Point]
-  let longest = 0
-  // Every fifth point of a finely flattened outline finds the longest chord to a hair.
-  const some = guide.outline.points.filter((_, index) => guide.outline.points.length < 200 || index % 5 === 0)
-  for (const a of some) {
-    for (const b of some) {
-      const size = Math.hypot(a.x - b.x, a.y - b.y)
-      if (size > longest + 1e-9) {
-        longest = size
-        ends = [a, b]
-      }
-    }
-  }
-  return { kind: 'line', path: measurePath(ends) as MeasuredPath, width }
+/** A later pass begins by padding or cutting: this one prepares for it. */
+function preparesFor(passes: readonly CompiledPass[], index: number): boolean {
+  return passes.slice(index + 1).some((pass) => pass.start.some((move) => move.kind === 'pad' || move.kind === 'cut'))
 }
+
+type MoveAtPlace = Extract<CompiledMove, { kind: 'up' | 'down' | 'by' | 'pin' | 'cut' | 'round' }>
 
 interface FoundPoint {
   readonly at: Point
@@ -311,7 +462,40 @@ interface FoundPoint {
   readonly edge: boolean
 }
 
-function isNow(when: NonNullable<CompiledMove['when']>, k: number, isLast: boolean): boolean {
+/** A square gap in a cell, a round one elsewhere. */
+function gapAround(at: Point, sizeMm: number, frame: Frame): Point[] {
+  if (!(sizeMm > 0)) throw new MoveError(`a gap of ${Number(sizeMm.toFixed(2))} mm cannot be cut; give it a size above 0.`)
+  const half = sizeMm / 2
+  if (frame.values['columns'] !== undefined)
+    return [
+      { x: at.x - half, y: at.y - half },
+      { x: at.x + half, y: at.y - half },
+      { x: at.x + half, y: at.y + half },
+      { x: at.x - half, y: at.y + half },
+    ]
+  return Array.from({ length: 48 }, (_, index) => {
+    const angle = (2 * Math.PI * index) / 48
+    return { x: at.x + half * Math.cos(angle), y: at.y + half * Math.sin(angle) }
+  })
+}
+
+function guideValues(guide: ReadGuide): Readonly<Record<string, number>> {
+  if (guide.kind === 'line') {
+    const radius = guide.centre ? Math.hypot((guide.path.points[0] as Point).x - guide.centre.x, (guide.path.points[0] as Point).y - guide.centre.y) : 0
+    const w = guide.width?.kind === 'even' ? guide.width.halfMm : 0
+    return { U: guide.path.length, radius, ...(w > 0 ? { w, wl: w, wr: w } : {}) }
+  }
+  if (guide.kind === 'grid') return { size: guide.cellMm, columns: guide.columns, rows: guide.rows }
+  if (guide.kind === 'pins') {
+    const pin = guide.pins[0] as Point
+    return { height: Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y) }
+  }
+  if (guide.kind === 'shape') return { size: acrossVein(guide) }
+  if (guide.kind === 'spots' && guide.sideMm !== undefined) return { size: guide.sideMm }
+  return {}
+}
+
+function isNow(when: NonNullable<CompiledMove['when']>, k: number, isLast: boolean, row: number): boolean {
   switch (when) {
     case 'first':
       return k === 0
@@ -325,5 +509,9 @@ function isNow(when: NonNullable<CompiledMove['when']>, k: number, isLast: boole
       return k % 2 === 0
     case 'odd':
       return k % 2 === 1
+    case 'first-row':
+      return row === 0
+    case 'later-row':
+      return row > 0
   }
 }

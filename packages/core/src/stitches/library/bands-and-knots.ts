@@ -39,7 +39,10 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     name: 'Herringbone stitch',
     family: 'band',
     guide: ['band'],
-    parameters: { R: { name: 'Reach', usual: '2.6+4.3*W', min: 'max(2,4*W)', max: 10 }, B: { name: 'Bite', usual: '1+2.3*W', min: '2*W', max: 'R-W' } },
+    parameters: {
+      R: { name: 'Reach', usual: '2.6+4.3*W', min: 'max(2,4*W)', max: 10 },
+      B: { name: 'Bite', usual: 'min(1+2.3*W,0.55*R)', min: '2*W', max: '0.8*R' },
+    },
     passes: [
       {
         name: 'crossings',
@@ -58,7 +61,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     id: 'cross-stitch',
     name: 'Cross stitch',
     family: 'band',
-    guide: ['band'],
+    guide: ['band', 'grid', 'spots', 'spot'],
     parameters: { L: { name: 'Side', usual: '0.8+2.7*W', min: 'max(1.2,2.7*W,2*p)', max: 5 } },
     passes: [
       {
@@ -67,12 +70,49 @@ export const bandsAndKnots: readonly StitchDocument[] = [
         repeat: [{ up: [0, '-w'] }, { down: ['L', 'w'], as: 'under' }, { up: ['L', '-w'] }, { down: [0, 'w'], as: 'top' }],
       },
     ],
+    variants: {
+      cells: {
+        name: 'In the cells of a grid',
+        because: 'All the lower arms on the way out, all the top arms on the way back: they cannot be mixed.',
+        when: { guide: 'grid' },
+        passes: [
+          { name: 'lower arms', place: { cells: { order: 'to-and-fro' } }, repeat: [{ up: 'sw' }, { down: 'ne', as: 'under' }] },
+          { name: 'top arms', continues: true, place: { cells: { order: 'reverse' } }, repeat: [{ up: 'se' }, { down: 'nw', as: 'top' }] },
+        ],
+      },
+      single: {
+        name: 'One at each spot',
+        because: 'Each complete before the next.',
+        when: { guide: 'spots' },
+        passes: [
+          {
+            name: 'crosses',
+            place: { once: true },
+            repeat: [{ up: ['-L/2', '-L/2'] }, { down: ['L/2', 'L/2'], as: 'under' }, { up: ['L/2', '-L/2'] }, { down: ['-L/2', 'L/2'], as: 'top' }],
+          },
+        ],
+      },
+      rows: {
+        name: 'Out and back in rows',
+        because: 'All the lower arms first, then all the top arms: quicker, and they cannot be mixed.',
+        passes: [
+          { name: 'lower arms', place: { along: { step: ['L'], tail: 0 } }, repeat: [{ up: [0, '-w'] }, { down: ['L', 'w'], as: 'under' }] },
+          {
+            name: 'top arms',
+            continues: true,
+            place: { along: { step: ['L'], tail: 0, order: 'reverse' } },
+            repeat: [{ up: ['L', '-w'] }, { down: [0, 'w'], as: 'top' }],
+          },
+        ],
+      },
+    },
     marks: 'every-hole',
     practice: { kind: 'band', lengthMm: 60, widthMm: 2.5 },
     goodFor: ['graphs', 'letters', 'borders'],
     tension: 'easy',
     look: { front: 'Squares alike, every top arm lying the same way.', back: 'Short upright stitches.' },
     slips: [{ see: 'Top arms mixed', mend: 'Decide the top arm and keep it to the end of the piece.' }],
+    unpick: 'Top arm first, from behind.',
   }),
   document({
     id: 'wheatear-stitch',
@@ -256,19 +296,20 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       P: { name: 'Spacing', usual: '0.9*F', min: '0.7*F', max: '1.3*F' },
       o: { name: 'Past the vein', usual: 0.5, min: 0.2, max: 1.5 },
       V: { name: 'First stitch', usual: 3, min: 1, max: 8 },
+      A: { name: 'Slant, degrees', usual: 45, min: 25, max: 70, kind: 'count' },
     },
     passes: [
       {
         name: 'leaf',
         lie: 'flat',
-        place: { along: { step: ['P*1.414'], tail: 0 } },
+        // From the tip down; beyond the base the edge goes on and the stitches gather in it.
+        place: { along: { step: ['P/sin(0.01745*A)'], tail: '-size/2' } },
         start: [{ up: [0, 0] }, { down: ['V', 0], as: 'st' }],
         repeat: [
-          // At the very tip there is no width to cross.
-          { up: [0, 'wl'], when: 'not-first' },
-          { down: ['min(max(wl,V/2),rest)', '-o*min(1,wl)'], as: 'st', when: 'not-first' },
-          { up: [0, '-wr'], when: 'not-first' },
-          { down: ['min(max(wr,V/2),rest)', 'o*min(1,wr)'], as: 'st', when: 'not-first' },
+          { up: { edge: 'left', lean: 'A' } },
+          { down: ['min(o,rest)', '-min(o,max(0,rest))'], as: 'st' },
+          { up: { edge: 'right', lean: 'A' } },
+          { down: ['min(o,rest)', 'min(o,max(0,rest))'], as: 'st' },
         ],
       },
     ],

@@ -78,4 +78,35 @@ export const compositeLines: readonly StitchDocument[] = [
       slips: [{ see: 'Loops of different sizes', mend: 'Tighten each loop as it is made, before the next.' }],
     },
   ),
+  {
+    ...composite('double-threaded-back', 'Double threaded back stitch', 'back-stitch', thread('L'), {
+      ...THREADED,
+      also: ['Double laced back stitch'],
+      look: { front: 'Two waves that cross over every stitch, like links.', back: 'Only the base stitches.' },
+    }),
+    passes: [
+      thread('L'),
+      second('lace back', 'L', {
+        start: [{ up: ['0.1*W', '1.2*W'] }],
+        repeat: [[{ under: ['st[k]'], from: 'left', bight: '1.6*W' }], [{ under: ['st[k]'], from: 'right', bight: '1.6*W' }]],
+        end: [{ down: ['-0.1*W', '-0.3'] }],
+      }),
+    ],
+  },
+  composite(
+    'threaded-palestrina',
+    'Threaded Palestrina',
+    'palestrina-knot',
+    second(
+      'lace',
+      'L',
+      {
+        start: [{ up: ['0.1*W', '-1.2*W'] }],
+        repeat: [[{ under: ['bar[k]@0.3'], from: 'right', bight: '1.8*W' }], [{ under: ['bar[k]@0.3'], from: 'left', bight: '1.8*W' }]],
+        end: [{ down: ['0.3*W', 0.4] }],
+      },
+      'count(bar)',
+    ),
+    { ...THREADED, look: { front: 'A wave that runs between the knots from side to side.', back: 'Only the knotted line.' } },
+  ),
 ]

@@ -1,0 +1,196 @@
+/** Worked off the cloth: wheels, woven points, detached buttonhole; and felt laid beneath. */
+import type { StitchDocument } from '../../notation/index.ts'
+import { stitch } from './define.ts'
+
+export const wovenWork: readonly StitchDocument[] = [
+  stitch({
+    id: 'woven-wheel',
+    name: 'Woven wheel',
+    also: ['Spider web rose', 'Woven spider wheel'],
+    family: 'woven',
+    guide: ['ring'],
+    parameters: {
+      S: { name: 'Spokes', usual: 5, min: 5, max: 11, kind: 'count' },
+      B: { name: 'Between rounds', usual: '0.9*W', min: '0.7*W', max: '2*W' },
+    },
+    passes: [
+      {
+        name: 'spokes',
+        place: { along: { step: ['6.2832*radius/S'], closedTail: 0, odd: true } },
+        repeat: [{ up: [0, 0] }, { down: 'centre', as: 'spoke' }],
+      },
+      {
+        name: 'weaving',
+        continues: true,
+        place: { times: 'count(spoke)*max(1,floor((radius-1.2)/B))' },
+        start: [{ up: ['0.25*W', '0.6*W'] }],
+        repeat: [
+          [{ over: ['spoke[k%count(spoke)]'], at: '1-(0.8+B*k/count(spoke))/radius' }],
+          [{ under: ['spoke[k%count(spoke)]'], at: '1-(0.8+B*k/count(spoke))/radius' }],
+        ],
+        end: [{ down: { from: '-', to: 'centre', mm: '0.6*W' }, as: 'end' }],
+      },
+    ],
+    marks: 'every-hole',
+    practice: { kind: 'ring', radiusMm: 5 },
+    goodFor: ['roses', 'suns and whirlwinds'],
+    tension: 'easy',
+    look: { front: 'Over and under in turn, round and round, until no spoke shows.', back: 'Only the spokes.' },
+    slips: [{ see: 'The rhythm breaks', mend: 'Count the spokes: their number must be odd.' }],
+    unpick: 'Draw the weaving back from its end with the eye of the needle.',
+  }),
+  stitch({
+    id: 'whipped-wheel',
+    name: 'Whipped wheel',
+    also: ['Ribbed spider wheel'],
+    family: 'woven',
+    guide: ['ring'],
+    parameters: {
+      S: { name: 'Spokes', usual: 8, min: 5, max: 16, kind: 'count' },
+      B: { name: 'Between rounds', usual: '1.3*W', min: '0.9*W', max: '3*W' },
+    },
+    passes: [
+      { name: 'spokes', place: { along: { step: ['6.2832*radius/S'], closedTail: 0 } }, repeat: [{ up: [0, 0] }, { down: 'centre', as: 'spoke' }] },
+      {
+        name: 'whipping',
+        continues: true,
+        place: { times: 'count(spoke)*max(1,floor((radius-1.4)/B))' },
+        start: [{ up: ['0.25*W', '0.6*W'] }],
+        // Back over one, under two.
+        repeat: [{ under: ['spoke[k%count(spoke)]', 'spoke[(k+1)%count(spoke)]@1-(0.9+B*k/count(spoke))/radius'], at: '1-(0.9+B*k/count(spoke))/radius' }],
+        end: [{ down: { from: '-', to: 'centre', mm: '0.6*W' }, as: 'end' }],
+      },
+    ],
+    marks: 'every-hole',
+    practice: { kind: 'ring', radiusMm: 6 },
+    goodFor: ['cobwebs', 'ribbed wheels'],
+    tension: 'easy',
+    look: { front: 'A ridge on every spoke, hollows between.', back: 'Only the spokes.' },
+    slips: [{ see: 'A spoke without a ridge', mend: 'Back over one, under two, every time; never skip.' }],
+    unpick: 'Draw the whipping back from its end with the eye of the needle.',
+  }),
+  stitch({
+    id: 'woven-picot',
+    name: 'Woven picot',
+    family: 'woven',
+    guide: ['pins'],
+    parameters: {
+      B: { name: 'Base', usual: '3.4+6*W', min: '6*W', max: 10 },
+      y: { name: 'Beat', usual: '0.85*D', min: '0.7*D', max: '2*D' },
+    },
+    passes: [
+      {
+        name: 'warps',
+        place: { pins: true },
+        repeat: [
+          { pin: 'pin' },
+          { up: [0, 'B/2'] },
+          { round: 'pin', to: [0, '-B/2'], as: 'wl' },
+          { down: [0, '-B/2'], as: 'wr' },
+          { up: [0, 0] },
+          { round: 'pin', to: [0, 0], as: 'wm' },
+          { hold: true },
+        ],
+      },
+      {
+        name: 'weaving',
+        continues: true,
+        place: { times: '2*max(1,floor((height-2)/(2*y)))' },
+        repeat: [
+          [
+            { over: ['wl[0]'], at: '1-(1.6+k*y)/height' },
+            { under: ['wm[0]'], at: '1-(1.6+k*y)/height', from: 'left' },
+            { over: ['wr[0]'], at: '(1.6+k*y)/height' },
+            { by: { from: 'pin', to: [0, '-B/2'], at: '(1.6+(k+0.5)*y)/height', by: [0, '-0.1'] } },
+          ],
+          [
+            { under: ['wr[0]'], at: '(1.6+k*y)/height', from: 'right' },
+            { over: ['wm[0]'], at: '1-(1.6+k*y)/height' },
+            { under: ['wl[0]'], at: '1-(1.6+k*y)/height', from: 'right' },
+            { by: { from: 'pin', to: [0, 'B/2'], at: '(1.6+(k+0.5)*y)/height', by: [0, '0.1'] } },
+          ],
+        ],
+        end: [{ down: ['0.2', 'B/2'], as: 'end' }],
+      },
+    ],
+    marks: 'every-hole',
+    practice: { kind: 'pins', heightMm: 10 },
+    goodFor: ['free-standing petals and leaves'],
+    tension: 'easy',
+    look: { front: 'A firm woven point that stands free of the cloth, wider to its base.', back: 'Two small stitches at the base.' },
+    slips: [{ see: 'It narrows in the middle', mend: 'Lay each row easy and beat it up with the needle; do not draw in at the sides.' }],
+    unpick: 'Draw the weaving back row by row from its end.',
+    cautions: ['A pin holds the tip: set it with its point buried, and take it out before the base is full.'],
+  }),
+  stitch({
+    id: 'needle-lace',
+    name: 'Needle lace filling',
+    also: ['Detached buttonhole'],
+    family: 'woven',
+    guide: ['shape'],
+    parameters: { R: { name: 'Between rows', usual: '0.6+2.2*W', min: '1.5*W', max: 4 }, L: { name: 'Loop', usual: '0.6+2.6*W', min: '1.8*W', max: 5 } },
+    passes: [
+      {
+        name: 'rows',
+        place: { across: { pitch: 'R' } },
+        repeat: [
+          [
+            { up: 'a' },
+            {
+              each: { along: { from: 'a', to: 'b' }, every: 'L', offset: 'L/2' },
+              moves: [{ under: ['lb*'], from: 'right', round: 'inside', as: 'la' }, { by: ['min(L/2,span*(1-u))', 0] }],
+              when: 'not-first',
+            },
+            { down: 'b', as: 'la' },
+          ],
+          [
+            { up: 'b' },
+            // Half a loop aside, so that every loop hangs from the middle of one above.
+            {
+              each: { along: { from: 'a', to: 'b' }, every: 'L', offset: 'L', back: true },
+              moves: [{ under: ['la*'], from: 'right', round: 'inside', as: 'lb' }, { by: ['-min(L/2,span*u)', 0] }],
+            },
+            { down: 'a', as: 'lb' },
+          ],
+        ],
+      },
+    ],
+    marks: 'guide-only',
+    practice: { kind: 'shape', widthMm: 14, heightMm: 11, outline: 'rectangle' },
+    goodFor: ['veils of cloud', 'raised fillings that lift off the cloth'],
+    tension: 'easy',
+    look: { front: 'Rows of small loops, each hanging from the one above.', back: 'Only stitches along the edge.' },
+    slips: [{ see: 'The rows lose a loop', mend: 'Count the loops of each row; begin and end in the cloth at the very edge.' }],
+    unpick: 'Draw back row by row from the end; nothing is in the cloth but the edges.',
+  }),
+  stitch({
+    id: 'felt-padding',
+    name: 'Felt padding',
+    family: 'padding',
+    guide: ['shape'],
+    parameters: { T: { name: 'Step inside', usual: 1.2, min: 0.5, max: 4 }, G: { name: 'Between stitches', usual: '2+2*W', min: 1.5, max: 6 } },
+    passes: [
+      {
+        name: 'small layer',
+        place: { along: { step: ['G'], tail: 0, closedTail: 0, of: 'outline', inset: '2*T' } },
+        start: [{ pad: 0.8, felt: '2*T' }],
+        repeat: [{ up: ['G/2', '-0.3'] }, { down: ['G/2', '0.7'], as: 'st' }],
+      },
+      {
+        name: 'large layer',
+        continues: true,
+        place: { along: { step: ['G'], tail: 0, closedTail: 0, of: 'outline', inset: 'T/2' } },
+        start: [{ pad: 0.8, felt: 'T/2' }],
+        repeat: [{ up: ['G/2', '-0.3'] }, { down: ['G/2', '0.7'], as: 'st' }],
+      },
+    ],
+    marks: 'guide-only',
+    practice: { kind: 'shape', widthMm: 18, heightMm: 12, outline: 'oval' },
+    goodFor: ['a high base for satin or laid work'],
+    tension: 'easy',
+    look: { front: 'Layers that step inward below, smooth on top, held by small stitches.', back: 'A ring of small stitches for each layer.' },
+    slips: [{ see: 'A hard edge shows through the cover', mend: 'Cut each lower layer a little smaller, and bevel the edge of the top one.' }],
+    unpick: 'Cut the small stitches behind and lift the felt off.',
+    cautions: ['Cut felt with the points of the scissors away from you, and put them down closed.'],
+  }),
+]

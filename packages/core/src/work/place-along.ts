@@ -1,0 +1,163 @@
+/** Equal steps along a line, a band, a ring: fitted by the guide's ruler, a hole on every corner. */
+import { sum } from '../base/index.ts'
+import { chordsOfRegion, dot, leftOf, type MeasuredPath, type Place as PathPlace, placeAt, type Point, step, subtract } from '../geometry/index.ts'
+import { type GuideWidth, makeRuler, readRuler, type Ruler, widthsAt } from '../guide/index.ts'
+import { failed, type Frame, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
+
+export interface AlongRequest {
+  readonly path: MeasuredPath
+  readonly steps: readonly number[]
+  readonly tail: number
+  readonly closedTail: number
+  readonly cornerTail: number
+  readonly restart: boolean
+  readonly mirror: boolean
+  /** Fewest advances in each leg, from the tolerance on curves. */
+  readonly atLeast: readonly number[]
+  /** "Right beside": a tie this far beyond the last hole needs no mark of its own. */
+  readonly besideMm: number
+  readonly width?: GuideWidth | undefined
+  readonly centre?: Point | undefined
+  /** So many frames, whatever would fit. */
+  readonly times?: number | undefined
+  /** An odd number of frames. */
+  readonly odd?: boolean | undefined
+  /** Worked from the far end back. */
+  readonly reverse?: boolean | undefined
+}
+
+/** Equal steps along a line, a hole on every corner. */
+export function placeAlong(request: AlongRequest): Placed {
+  const { path, steps, mirror } = request
+  const advance = sum(steps)
+  if (!(advance > 0) || steps.some((one) => !(one > 0))) {
+    return failed(['step'], 'The steps along the guide must all be longer than 0 mm.')
+  }
+  if (path.length / advance > MOST_FRAMES)
+    return failed(['step'], `Stitches ${advance.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them on this line. Ask for longer ones.`)
+  const bounds = [...new Set([0, ...path.corners, path.length])].sort((a, b) => a - b)
+  const lengths = bounds.slice(1).map((bound, index) => bound - (bounds[index] as number))
+  if (request.restart && lengths.length > 1 && request.times === undefined) return placeLegs(request, bounds, lengths)
+  const fitted = request.times === undefined ? makeRuler({ legs: lengths, closed: path.closed, steps, tail: request.tail, atLeast: request.atLeast }) : null
+  const ruler = fitted && !(request.odd && fitted.repeats % 2 === 0) ? fitted : countRuler(request.times ?? nextOdd(fitted?.repeats ?? 1), advance, path.length)
+  if (ruler.repeats > MOST_FRAMES) return failed(['times'], `${ruler.repeats} repeats are too many; the most is ${MOST_FRAMES}.`)
+  const repeats = path.closed ? Math.max(1, ruler.repeats - Math.max(0, Math.round(request.closedTail / advance))) : ruler.repeats
+  const end = ruler.nominal.at(-1) as number
+  const wrapped = path.closed ? (u: number) => u - Math.floor(u / end + 1e-12) * end : (u: number) => u
+  // The left hand walks the line from its other end. What the last step leaves over (a tie beyond the last
+  // hole) is left over at the other end, so that both hands use the same marks.
+  const over = mirror && !path.closed ? leftOver(steps, end) : 0
+  const left = over <= 1.5 * request.besideMm ? over : 0
+  const alongOf = (u: number): number => (mirror ? (path.closed ? end - wrapped(u) : end - left - u) : wrapped(u))
+  const frameAt = (k: number): Frame => {
+    const origin = k * advance
+    const middle = placeAt(path, readRuler(ruler, alongOf(origin)))
+    const reach = widthsAt(request.width, middle)
+    const [wl, wr] = mirror ? [reach.right, reach.left] : [reach.left, reach.right]
+    return {
+      mirror: mirror ? -1 : 1,
+      named: (name) => (name === 'centre' ? (request.centre ?? null) : null),
+      outlined: request.width?.kind === 'outline',
+      toEdge: (side, leanRad) => edgeFrom(request.width, onPath(path, readRuler(ruler, alongOf(origin)), 0, mirror), side, mirror ? -1 : 1, leanRad),
+      values: {
+        wl,
+        wr,
+        w: (wl + wr) / 2,
+        rest: end - origin,
+        radius: request.centre ? Math.hypot(middle.at.x - request.centre.x, middle.at.y - request.centre.y) : 0,
+      },
+      at: (s, t) => onPath(path, readRuler(ruler, alongOf(origin + s)), t, mirror),
+    }
+  }
+  const frames = Array.from({ length: repeats }, (_, k) => frameAt(k))
+  return {
+    runs: [
+      { frames: request.reverse ? [...frames].reverse() : frames, endFrame: frameAt(request.reverse ? -1 : repeats), closed: path.closed, afterCorner: false },
+    ],
+    legs: ruler.legs.map((leg) => ({ lengthMm: leg.lengthMm, count: leg.advances, pitchMm: advance * leg.stretch })),
+    lengthMm: path.length,
+    problems: [],
+  }
+}
+
+/** Each leg between corners is a line of its own, with a start and an end. */
+function placeLegs(request: AlongRequest, bounds: readonly number[], lengths: readonly number[]): Placed {
+  const { path } = request
+  const placed = lengths.map((_, index) => {
+    const from = bounds[index] as number
+    const until = bounds[index + 1] as number
+    const points = [
+      placeAt(path, from).at,
+      ...path.points.filter((__, at) => (path.starts[at] as number) > from + 1e-9 && (path.starts[at] as number) < until - 1e-9),
+      placeAt(path, until, true).at,
+    ]
+    const starts = [0, ...path.starts.filter((start) => start > from + 1e-9 && start < until - 1e-9).map((start) => start - from), until - from]
+    const leg: MeasuredPath = { points, starts, length: until - from, closed: false, corners: [] }
+    const endsOnCorner = request.mirror ? index > 0 : index < lengths.length - 1
+    return placeAlong({ ...request, path: leg, tail: endsOnCorner ? request.cornerTail : request.tail, restart: false, atLeast: [request.atLeast[index] ?? 0] })
+  })
+  const ordered = request.mirror !== (request.reverse ?? false) ? [...placed].reverse() : placed
+  return {
+    runs: ordered.flatMap((one, index) => one.runs.map((run) => ({ ...run, afterCorner: index > 0 }))),
+    legs: placed.flatMap((one) => one.legs),
+    lengthMm: path.length,
+    problems: placed.flatMap((one) => one.problems),
+  }
+}
+
+/** A ruler for so many repeats: one even stretch over the whole guide. */
+function countRuler(times: number, advance: number, lengthMm: number): Ruler {
+  const repeats = Math.max(1, Math.round(times))
+  const stretch = lengthMm / (repeats * advance)
+  return { nominal: [0, repeats * advance], true: [0, lengthMm], repeats, legs: [{ lengthMm, advances: repeats, stretch }], advance }
+}
+
+/** The odd number of spokes next above an even one. */
+function nextOdd(count: number): number {
+  return count + 1
+}
+
+function leftOver(steps: readonly number[], end: number): number {
+  const advance = sum(steps)
+  let reached = Math.floor(end / advance + 1e-9) * advance
+  for (const one of steps) {
+    if (reached + one > end + 1e-9) break
+    reached += one
+  }
+  return end - reached
+}
+
+function onPath(path: MeasuredPath, along: number, t: number, mirror: boolean): PathPlace {
+  const place = placeAt(path, along)
+  const direction = mirror ? { x: -place.direction.x, y: -place.direction.y } : place.direction
+  if (t === 0) return { at: place.at, direction }
+  // The reflected left of the reversed direction is the left of the direction itself.
+  return { at: step(place.at, leftOf(place.direction), t), direction }
+}
+
+/** A line that leans back from the way of working, followed to a rail or to where it last leaves an outline. */
+function edgeFrom(width: GuideWidth | undefined, origin: PathPlace, side: 'left' | 'right', mirror: 1 | -1, leanRad: number): Point | null {
+  if (!width || !(leanRad > 0.05 && leanRad <= Math.PI / 2 + 1e-9)) return null
+  const out = leftOf(origin.direction)
+  const sign = (side === 'left' ? 1 : -1) * mirror
+  const ray = step({ x: -origin.direction.x * Math.cos(leanRad), y: -origin.direction.y * Math.cos(leanRad) }, out, sign * Math.sin(leanRad))
+  if (width.kind === 'even') return step(origin.at, ray, width.halfMm / Math.sin(leanRad))
+  // The chord along the ray that reaches out from the origin, or, from beyond the tip, the one it runs into.
+  const across = leftOf(ray)
+  const reaches = chordsOfRegion([width.points], across, dot(origin.at, across)).map(
+    ({ a, b }) => [dot(subtract(a, origin.at), ray), dot(subtract(b, origin.at), ray)] as const,
+  )
+  const ahead = reaches
+    .map(([a, b]) => [Math.min(a, b), Math.max(a, b)] as const)
+    .filter(([, to]) => to > 0.02)
+    .sort((one, other) => one[0] - other[0])
+  const chord = ahead[0]
+  return chord ? step(origin.at, ray, chord[1]) : null
+}
+
+/** One frame for the whole line: a thread laid along it. `U` is its length, mm. */
+export function placeWhole(path: MeasuredPath, mirror: boolean): Placed {
+  const at = (s: number, t: number): PathPlace => onPath(path, mirror ? path.length - s : s, t, mirror)
+  const corners = path.corners.map((corner) => (mirror ? path.length - corner : corner)).sort((a, b) => a - b)
+  return oneRun([{ mirror: mirror ? -1 : 1, named: () => null, values: { U: path.length, rest: path.length }, at, corners }], path.length, path.length)
+}

@@ -1,0 +1,223 @@
+/** Which placement rule a pass asks for, given what guide it has: the one table that joins the two. */
+import { sum } from '../base/index.ts'
+import { extentAlong, insetRegion, leftOf, type MeasuredPath, measurePath, type Point, ringPath, subtract, tightestRadius, unit } from '../geometry/index.ts'
+import type { ReadGuide } from '../guide/index.ts'
+import type { Compiled } from '../notation/index.ts'
+import type { CompiledPlace } from './compiled.ts'
+import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
+import { placeAcross, type ShapeGuide } from './place-across.ts'
+import { type AlongRequest, placeAlong, placeWhole } from './place-along.ts'
+import { rowPaths } from './place-rows.ts'
+import { placeCells, placeCrossings, placeOnce, placePins, placeScattered } from './place-spots.ts'
+import { MoveError } from './thread-settings.ts'
+import type { Segment } from './types.ts'
+
+export interface PlaceRequest {
+  readonly place: CompiledPlace
+  readonly guide: ReadGuide
+  readonly leftHand: boolean
+  readonly restart: boolean
+  readonly besideMm: number
+  /** How far a row that fills a shape may leave its curve, mm. */
+  readonly strayMm: number
+  readonly atLeast: readonly number[]
+  readonly value: (compiled: Compiled) => number
+  readonly labelled: (label: string) => readonly Segment[]
+}
+
+type LineGuide = Extract<ReadGuide, { kind: 'line' }>
+
+/** On a curve a row's stitches shorten to no less than this share of their length. */
+const SHORTEST_SHARE = 0.6
+
+const IN_WORDS: Readonly<Record<CompiledPlace['kind'], string>> = {
+  along: 'along a line, a band, a ring or a leaf',
+  across: 'across a shape',
+  once: 'at spots or squares',
+  whole: 'along a whole line',
+  times: 'a number of times',
+  scatter: 'scattered over a shape',
+  cells: 'in the cells of a grid',
+  pins: 'at pins',
+  crossings: 'at crossings',
+}
+
+export function placePass(request: PlaceRequest): Placed {
+  const { place, leftHand: mirror, value } = request
+  const guide = request.guide.kind === 'grid' && place.kind !== 'cells' && place.kind !== 'times' ? gridAsShape(request.guide) : request.guide
+  const maybe = (compiled: Compiled | null): number => (compiled ? value(compiled) : 0)
+  switch (place.kind) {
+    case 'along':
+      if (guide.kind === 'line') return placeAlong(alongRequest(request, place, guide))
+      if (guide.kind === 'shape') return alongShape(request, place, guide)
+      break
+    case 'across':
+      if (guide.kind !== 'shape') break
+      return placeAcross(guide, {
+        pitchMm: value(place.pitch),
+        mirror,
+        turnRad: (maybe(place.turn) * Math.PI) / 180,
+        insetMm: maybe(place.inset),
+        cuts: place.cuts
+          ? { first: place.cuts.first.map(value), step: value(place.cuts.step), bite: maybe(place.cuts.bite), min: maybe(place.cuts.min) }
+          : null,
+      })
+    case 'once':
+      if (guide.kind === 'spots') return placeOnce(guide, mirror)
+      break
+    case 'whole':
+      if (guide.kind === 'line') return placeWhole(guide.path, mirror)
+      if (guide.kind === 'shape') return placeWhole(guide.outline, mirror)
+      break
+    case 'times': {
+      const times = Math.max(0, Math.round(value(place.times)))
+      if (!(times <= MOST_FRAMES)) return failed(['times'], `${times} repeats are too many; the most is ${MOST_FRAMES}.`)
+      const { origin, direction, values, named } = beginningOf(guide, mirror)
+      const frame = frameAt(origin, direction, mirror ? -1 : 1, values, named)
+      return times === 0
+        ? { runs: [], legs: [], lengthMm: 0, problems: [] }
+        : oneRun(
+            Array.from({ length: times }, () => frame),
+            0,
+            0,
+          )
+    }
+    case 'scatter':
+      if (guide.kind === 'shape') return placeScattered(guide, { apartMm: value(place.apart), insetMm: maybe(place.inset), packed: place.packed }, mirror)
+      break
+    case 'cells':
+      if (guide.kind === 'grid') return placeCells(guide, place.order, mirror)
+      break
+    case 'pins':
+      if (guide.kind === 'pins') return placePins(guide, mirror)
+      break
+    case 'crossings':
+      return placeCrossings(request.labelled(place.labels[0]), request.labelled(place.labels[1]), mirror ? -1 : 1)
+  }
+  throw new MoveError(`this pass is worked ${IN_WORDS[place.kind]}, which this guide is not.`)
+}
+
+/** A grid filled as a whole is a rectangle whose stitches stand upright. */
+function gridAsShape({ at, columns, rows, cellMm }: Extract<ReadGuide, { kind: 'grid' }>): ShapeGuide {
+  const [w, h] = [columns * cellMm, rows * cellMm]
+  const corners = [at, { x: at.x + w, y: at.y }, { x: at.x + w, y: at.y + h }, { x: at.x, y: at.y + h }]
+  const outline = measurePath([...corners, at], true, [0, 1, 2, 3]) as MeasuredPath
+  const upright = measurePath([at, { x: at.x, y: at.y + h }]) as MeasuredPath
+  return { kind: 'shape', outline, region: [corners], directions: [upright], areaMm2: w * h }
+}
+
+type Along = Extract<CompiledPlace, { kind: 'along' }>
+
+function alongRequest(request: PlaceRequest, place: Along, guide: LineGuide): AlongRequest {
+  const { value } = request
+  const tail = place.tail ? value(place.tail) : 0
+  return {
+    path: guide.path,
+    width: guide.width,
+    centre: guide.centre,
+    times: place.times ? value(place.times) : undefined,
+    steps: place.steps.map(value),
+    tail,
+    closedTail: place.closedTail ? value(place.closedTail) : tail,
+    cornerTail: place.cornerTail ? value(place.cornerTail) : tail,
+    restart: request.restart,
+    mirror: request.leftHand,
+    besideMm: request.besideMm,
+    atLeast: request.atLeast,
+    odd: place.odd,
+    reverse: place.reverse,
+  }
+}
+
+/** A shape as lines: its vein, its outline, or the rows that fill it. */
+function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Placed {
+  const { value } = request
+  if (place.rows) {
+    const advance = sum(place.steps.map(value))
+    const paths = rowPaths(guide, value(place.rows.spacing), place.rows.follow, advance)
+    if (paths.length === 0) return failed(['rows'], 'No row fits into this shape. Bring the rows closer together, or make the shape larger.')
+    return joined(
+      paths.map((path) => {
+        const shortened = Math.max(SHORTEST_SHARE * advance, Math.min(advance, Math.sqrt(8 * tightestRadius(path, advance) * request.strayMm)))
+        const lengths = [...path.corners.slice(1), path.length].map((end, index) => end - (path.corners[index] ?? 0))
+        return placeAlong({
+          ...alongRequest(request, place, { kind: 'line', path }),
+          atLeast: lengths.map((length) => (shortened < advance ? length / shortened : 0)),
+        })
+      }),
+    )
+  }
+  if (place.of === 'outline') {
+    const inset = place.inset ? value(place.inset) : 0
+    const rings = insetRegion(guide.region, inset)
+    const paths = rings.flatMap((ring) => ringPath(ring) ?? [])
+    if (paths.length === 0) return failed(['inset'], 'Nothing is left of this shape so far inside its outline. Make it larger.')
+    return joined(paths.map((path) => placeAlong({ ...alongRequest(request, place, { kind: 'line', path }), atLeast: [] })))
+  }
+  return placeAlong(alongRequest(request, place, alongVein(guide)))
+}
+
+/** Several lines worked one after the other. */
+function joined(placed: readonly Placed[]): Placed {
+  return {
+    runs: placed.flatMap((one) => one.runs),
+    legs: placed.flatMap((one) => one.legs),
+    lengthMm: sum(placed.map((one) => one.lengthMm)),
+    problems: placed.flatMap((one) => one.problems),
+  }
+}
+
+/** A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord. */
+function alongVein(guide: ShapeGuide): LineGuide {
+  const width = { kind: 'outline', points: guide.outline.points } as const
+  if (guide.vein) return { kind: 'line', path: guide.vein, width }
+  let ends: readonly [Point, Point] = [guide.outline.points[0] as Point, guide.outline.points[1] as Point]
+  let longest = 0
+  // Every fifth point of a finely flattened outline finds the longest chord to a hair.
+  const some = guide.outline.points.filter((_, index) => guide.outline.points.length < 200 || index % 5 === 0)
+  for (const a of some) {
+    for (const b of some) {
+      const size = Math.hypot(a.x - b.x, a.y - b.y)
+      if (size > longest + 1e-9) {
+        longest = size
+        ends = [a, b]
+      }
+    }
+  }
+  return { kind: 'line', path: measurePath(ends) as MeasuredPath, width }
+}
+
+/** The greatest width of a leaf, square to its vein, mm. */
+export function acrossVein(guide: ShapeGuide): number {
+  const { path } = alongVein(guide)
+  const first = path.points[0] as Point
+  const last = path.points[path.points.length - 1] as Point
+  const along = unit(subtract(last, first)) ?? { x: 1, y: 0 }
+  const { from, to } = extentAlong(guide.outline.points, leftOf(along))
+  return to - from
+}
+
+function beginningOf(guide: ReadGuide, mirror: boolean) {
+  const none = (): Point | null => null
+  const ahead = { x: mirror ? -1 : 1, y: 0 }
+  switch (guide.kind) {
+    case 'line': {
+      const { centre, path } = guide
+      const first = path.points[0] as Point
+      const radius = centre ? Math.hypot(first.x - centre.x, first.y - centre.y) : 0
+      return { origin: centre ?? first, direction: ahead, values: { radius }, named: (name: string) => (name === 'centre' ? (centre ?? null) : null) }
+    }
+    case 'shape':
+      return { origin: guide.outline.points[0] as Point, direction: ahead, values: {}, named: none }
+    case 'spots':
+      return { origin: guide.at[0] as Point, direction: ahead, values: guide.sideMm === undefined ? {} : { size: guide.sideMm }, named: none }
+    case 'grid':
+      return { origin: guide.at, direction: ahead, values: { size: guide.cellMm, columns: guide.columns, rows: guide.rows }, named: none }
+    case 'pins': {
+      const pin = guide.pins[0] as Point
+      const height = Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y)
+      const direction = { x: (pin.x - guide.base.x) / height, y: (pin.y - guide.base.y) / height }
+      return { origin: guide.base, direction, values: { height }, named: (name: string) => (name === 'pin' ? pin : name === 'base' ? guide.base : null) }
+    }
+  }
+}

@@ -1,0 +1,38 @@
+/** What a move brings with it: the thread it is worked with, where it stands in the document, what it refers to. */
+import type { Point } from '../geometry/index.ts'
+import type { MoveRef, ThreadRole } from './types.ts'
+
+/** A move that cannot be made, as a sentence. */
+export class MoveError extends Error {}
+
+export interface ThreadSettings {
+  readonly role: ThreadRole
+  readonly lie: 'round' | 'flat'
+  readonly diameterMm: number
+  readonly lineWidthMm: number
+  readonly shaftMm: number
+}
+
+export interface MoveContext {
+  readonly made: MoveRef
+  readonly label: string | null
+  readonly direction: Point
+  readonly mirror: 1 | -1
+}
+
+/** A thread by its label: the latest, so many before it, the k-th from the beginning, the nearest; perhaps a place on it. */
+export interface ThreadReference {
+  readonly label: string
+  readonly index: number | null
+  readonly back: number
+  readonly nearest: boolean
+  readonly at: number | null
+}
+
+export interface PassHow {
+  readonly from: 'left' | 'right' | 'near'
+  readonly at: number
+  readonly hitch: boolean
+  readonly bightMm: number | null
+  readonly advanceMm: number
+}
