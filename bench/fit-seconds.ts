@@ -106,6 +106,9 @@ for (const [level, name] of LEVELS.entries()) {
     rows.map((row) => row.seconds[level] as number),
     MOTIONS.map((motion) => FIRST_GUESS[motion] * share),
   )
+  // More practised hands are quicker at everything, also where the reckoning is too coarse to say so.
+  const slower = fitted[LEVELS[level - 1] ?? '']
+  if (slower) for (const [index, motion] of MOTIONS.entries()) weights[index] = Math.min(weights[index] as number, 0.9 * (slower[motion] as number))
   fitted[name] = Object.fromEntries(MOTIONS.map((motion, index) => [motion, Math.round((weights[index] as number) * 100) / 100]))
   process.stdout.write(`\n${name}\n`)
   for (const row of rows) {
