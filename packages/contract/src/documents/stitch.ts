@@ -21,7 +21,12 @@ const pointForm: z.ZodType<PointForm> = z.lazy(() =>
 )
 
 const label = z.string().regex(/^[A-Za-z]\w{0,19}$/, 'a label is a word of letters and digits')
-const common = { as: label.optional(), when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd', 'first-row', 'later-row']).optional() }
+const common = {
+  as: label.optional(),
+  when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd', 'first-row', 'later-row']).optional(),
+  only: z.array(z.number().int().min(0)).max(200).optional(),
+  except: z.array(z.number().int().min(0)).max(200).optional(),
+}
 
 const reference = z.string().min(1).max(60)
 const references = z.array(reference).min(1).max(12)
@@ -143,6 +148,7 @@ const mistake = z.strictObject({
     z.strictObject({ leaveOut: z.literal(true) }),
     z.strictObject({ instead: z.lazy(() => z.array(move).max(12)) }),
     z.strictObject({ aside: z.tuple([expression, expression]) }),
+    z.strictObject({ tight: z.literal(true) }),
   ]),
 })
 

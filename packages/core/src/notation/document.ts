@@ -36,6 +36,10 @@ interface MoveCommon {
   /** Labels the thread that ends here. */
   readonly as?: string | undefined
   readonly when?: When | undefined
+  /** Only in these repeats, counted from 0. */
+  readonly only?: readonly number[] | undefined
+  /** Not in these repeats. */
+  readonly except?: readonly number[] | undefined
 }
 
 export interface UpMove extends MoveCommon {
@@ -273,7 +277,11 @@ export interface Mistake {
   /** Only in these repeats; in all when left out. */
   readonly only?: readonly number[] | undefined
   /** Takes the move away, puts others in its place, or moves its hole aside by `s` and `t`. */
-  readonly change: { readonly leaveOut: true } | { readonly instead: readonly Move[] } | { readonly aside: readonly [Expression, Expression] }
+  readonly change:
+    | { readonly leaveOut: true }
+    | { readonly instead: readonly Move[] }
+    | { readonly aside: readonly [Expression, Expression] }
+    | { readonly tight: true }
 }
 
 export type PracticeGuide =

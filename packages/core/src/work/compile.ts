@@ -132,7 +132,7 @@ class Compiler {
   }
 
   private move(move: Move, index: number, inner: number | null, path: ProblemPath, depth: number): CompiledMove {
-    const common = { index, inner, as: move.as ?? null, when: move.when ?? null }
+    const common = { index, inner, as: move.as ?? null, when: move.when ?? null, only: move.only ?? null, except: move.except ?? null }
     const split = (reference: string | undefined): CompiledReference | null => (reference === undefined ? null : this.reference(reference, path, 'split'))
     if ('up' in move)
       return {

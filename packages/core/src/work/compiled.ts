@@ -33,6 +33,8 @@ interface CompiledCommon {
   readonly inner: number | null
   readonly as: string | null
   readonly when: When | null
+  readonly only: readonly number[] | null
+  readonly except: readonly number[] | null
 }
 
 export type CompiledMove = CompiledCommon &

@@ -17,6 +17,8 @@ export interface Post {
   readonly mirror: 1 | -1
   readonly diameterMm: number
   readonly lineWidthMm: number
+  /** 1 as the thread falls; less when it is drawn up hard. */
+  readonly ease?: number
 }
 
 /** The way-points from A round the post to B. Finite for every finite A, B and C. */
@@ -34,8 +36,9 @@ export function wayRoundPost(post: Post): Point3[] {
   const outward = middle ? scale(middle, -1) : post.direction
   let [nA, nB] = contacts(toA, toB, outward, post.mirror)
   if (post.round === 'cross') [nA, nB] = [nB, nA]
-  const radius = post.diameterMm / 2 + 0.22 * post.lineWidthMm
-  const bow = post.diameterMm * Math.max(0, dot(toA, toB))
+  const ease = post.ease ?? 1
+  const radius = (post.diameterMm / 2 + 0.22 * post.lineWidthMm) * Math.min(1, 0.5 + 0.5 * ease)
+  const bow = ease * post.diameterMm * Math.max(0, dot(toA, toB))
   const atA = step(c, nA, radius)
   const atB = step(c, nB, radius)
   const way = [a]

@@ -18,6 +18,7 @@ export interface NewSegment {
   readonly context: MoveContext
   readonly label: string | null
   readonly pierces?: boolean
+  readonly heldBy?: number
   readonly turns?: number
   readonly wound?: Wound
   readonly sizeMm?: number
@@ -135,6 +136,7 @@ export class ThreadLog {
       label: given.label,
       from: given.from,
       to: given.to,
+      heldBy: given.heldBy ?? null,
       parted: [],
       pierces: given.pierces ?? false,
       turns: given.turns ?? 0,

@@ -8,7 +8,7 @@ import { nearestOnThread, placeOnThread, type PassedThread, wayPast } from './pa
 import { wayRoundPost, wayRoundTwo } from './post-rule.ts'
 import { ThreadLog } from './thread-log.ts'
 import { MoveError, type MoveContext, type PassHow, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
-import type { Patch, Segment, SurfaceKind, SurfacePass, Wound } from './types.ts'
+import type { Fault, Patch, Segment, SurfaceKind, SurfacePass, Wound } from './types.ts'
 import { windUp } from './wrap-rule.ts'
 
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
@@ -46,7 +46,14 @@ export class ThreadState {
   private passSide: Point | null = null
   private passAt: Point | null = null
 
-  constructor(settings: ThreadSettings, seekable: ReadonlySet<string>) {
+  /** What would not hold; only a forgiving thread goes on past it. */
+  readonly faults: Fault[] = []
+
+  constructor(
+    settings: ThreadSettings,
+    seekable: ReadonlySet<string>,
+    private readonly how: { readonly forgiving: boolean; readonly tight: boolean },
+  ) {
     this.log = new ThreadLog(seekable)
     this.settings = settings
   }
@@ -75,15 +82,18 @@ export class ThreadState {
     const loop = this.open
     const from = this.lastHole
     const { round, split } = how
-    if (loop && !round && !how.half)
-      throw new MoveError('the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
+    if (loop && !round && !how.half) {
+      this.fault('loop-lost', at, context, 'the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
+      this.dropLoop(loop)
+    }
     if (round && !loop) throw new MoveError('there is no loose loop for this move to catch. Leave one with "loose" first.')
     const hole = this.log.makeHole(at, 'up', context)
     const sameAsLast = from >= 0 && this.log.sameHole(from, hole)
-    if (sameAsLast && !loop && !split) throw new MoveError('the needle comes up in the very hole it has just gone down by, so the stitch would pull out.')
-    if (split) this.part(split, at)
+    if (sameAsLast && !loop && !split)
+      this.fault('pulled-through', at, context, 'the needle comes up in the very hole it has just gone down by, so the stitch would pull out.')
+    if (split) this.part(split, at, context)
     this.pierced = split !== null
-    if (loop && round) this.catchLoop(loop, at, round, how.and, context)
+    if (loop && round) this.catchLoop(loop, hole, round, how.and, context)
     if (from >= 0)
       this.log.add({ side: 'back', kind: 'straight', from, to: hole, way: [this.log.at3(from), this.log.at3(hole)], context, label: null }, this.settings)
     this.lastHole = hole
@@ -97,9 +107,9 @@ export class ThreadState {
     const from = this.lastHole
     const hole = this.log.makeHole(at, 'down', context)
     if (this.log.sameHole(from, hole) && way.length === 1 && !how.loose && this.turns === 0) {
-      throw new MoveError('the needle goes down the very hole it came up by, so the stitch would pull out.')
+      this.fault('pulled-through', at, context, 'the needle goes down the very hole it came up by, so the stitch would pull out.')
     }
-    if (how.split) this.part(how.split, at)
+    if (how.split) this.part(how.split, at, context)
     if (how.plunge) this.note('plunge')
     this.way = null
     this.lastHole = hole
@@ -259,8 +269,26 @@ export class ThreadState {
 
   /** Everything is behind and nothing is left open. */
   finish(): void {
-    if (this.open) throw new MoveError('a loop is left open at the end. Catch it, or tie it down.')
+    if (this.open) {
+      if (!this.how.forgiving) throw new MoveError('a loop is left open at the end. Catch it, or tie it down.')
+      const { to, context } = this.open
+      this.fault('loop-lost', this.log.holes[to] as Point, context, '')
+      this.dropLoop(this.open)
+    }
     if (this.way && !this.held) throw new MoveError('the thread is left in front at the end. Go down once more.')
+  }
+
+  private fault(kind: Fault['kind'], at: Point, context: MoveContext, otherwise: string): void {
+    if (!this.how.forgiving) throw new MoveError(otherwise)
+    this.faults.push({ kind, at: { x: at.x, y: at.y }, repeat: context.made.repeat })
+  }
+
+  /** A loop that nothing catches slips to the back until its thread lies straight. */
+  private dropLoop(loop: OpenLoop): void {
+    this.open = null
+    if (this.log.sameHole(loop.from, loop.to)) return
+    const way = [this.log.at3(loop.from), this.log.at3(loop.to)]
+    this.log.add({ side: 'front', kind: 'straight', from: loop.from, to: loop.to, way, context: loop.context, label: loop.context.label }, this.settings)
   }
 
   note(motion: Parameters<ThreadLog['note']>[0], times = 1): void {
@@ -326,7 +354,8 @@ export class ThreadState {
     if (order !== null) segment.order = order
   }
 
-  private catchLoop(loop: OpenLoop, at: Point, round: Round, and: Point | null, context: MoveContext): void {
+  private catchLoop(loop: OpenLoop, hole: number, round: Round, and: Point | null, context: MoveContext): void {
+    const at = this.log.holes[hole] as Point
     const side = round === 'left' || round === 'right'
     if (side) {
       // Kept to one side is its own motion; no loop was held.
@@ -336,12 +365,13 @@ export class ThreadState {
     const a = loop.way[loop.way.length - 2] as Point3
     const b = loop.way[loop.way.length - 1] as Point3
     const { diameterMm, lineWidthMm } = this.settings
-    const post = { a, b, c: at, direction: context.direction, round, mirror: context.mirror, diameterMm, lineWidthMm }
+    const post = { a, b, c: at, direction: context.direction, round, mirror: context.mirror, diameterMm, lineWidthMm, ease: this.how.tight ? 0.25 : 1 }
     const way = and ? wayRoundTwo(post, and) : wayRoundPost(post)
     const whole = [...loop.way.slice(0, -2), ...way]
     this.open = null
     const kind = side ? 'kept' : 'loop'
-    this.log.add({ side: 'front', kind, from: loop.from, to: loop.to, way: whole, context: loop.context, label: loop.context.label }, this.settings)
+    const { from, to, context: made } = loop
+    this.log.add({ side: 'front', kind, from, to, way: whole, context: made, label: made.label, ...(side ? {} : { heldBy: hole }) }, this.settings)
   }
 
   private wind(from: number, hole: number, context: MoveContext): void {
@@ -378,12 +408,14 @@ export class ThreadState {
   }
 
   /** The thread opens where the needle pierces it, and is drawn bent there. */
-  private part(reference: ThreadReference, at: Point): void {
+  private part(reference: ThreadReference, at: Point, context: MoveContext): void {
     const segment = this.log.find(reference, at)
     const [first, last] = [segment.points[0] as Point3, segment.points[segment.points.length - 1] as Point3]
     const gap = distance(nearestOnThread(segment.points, at).at, at)
-    if (gap > PIERCED_MM + 0.25 * distance(first, last))
-      throw new MoveError(`the hole lies ${gap.toFixed(2)} mm beside "${reference.label}", so the needle would not split it.`)
+    if (gap > PIERCED_MM + 0.25 * distance(first, last)) {
+      this.fault('not-split', at, context, `the hole lies ${gap.toFixed(2)} mm beside "${reference.label}", so the needle would not split it.`)
+      return
+    }
     this.note('split')
     segment.parted.push(at)
     segment.points = splineThrough([first, ...sortAlong(first, last, segment.parted), last])

@@ -42,6 +42,8 @@ export interface Segment {
   /** Indexes into `holes`: where it comes out of and goes into the cloth. */
   readonly from: number
   readonly to: number
+  /** A loop: the hole whose thread holds it, by coming up inside it. */
+  readonly heldBy: number | null
   /** Where a later stitch has parted this thread. */
   readonly parted: Point[]
   /** It comes out through another thread: its end does not show. */
@@ -103,7 +105,15 @@ export interface Patch {
   readonly sequence: number
 }
 
+/** Something that would not hold, noted while a mistake was worked. */
+export interface Fault {
+  readonly kind: 'loop-lost' | 'pulled-through' | 'not-split'
+  readonly at: Point
+  readonly repeat: number
+}
+
 export interface WorkedStitch {
+  readonly faults: readonly Fault[]
   readonly patches: readonly Patch[]
   readonly segments: readonly Segment[]
   readonly holes: readonly Hole[]

@@ -24,6 +24,10 @@ export interface StitchWork {
   readonly leftHand: boolean
   /** Fewest advances in each leg. */
   readonly atLeast?: readonly number[]
+  /** A mistake is worked as far as thread can be: what would not hold is noted, not refused. */
+  readonly forgiving?: boolean
+  /** Loops drawn up hard. */
+  readonly tight?: boolean
 }
 
 /** Every piece of thread, or the first problem with the pass, block and move that it names. */
@@ -61,7 +65,7 @@ class Worker {
   ) {
     this.base = new Map(Object.entries(work.materials))
     for (const [id, parameter] of work.parameters) this.base.set(id, parameter.value)
-    this.thread = new ThreadState(this.settings('main', 'round'), seekable)
+    this.thread = new ThreadState(this.settings('main', 'round'), seekable, { forgiving: work.forgiving ?? false, tight: work.tight ?? false })
   }
 
   private settings(role: 'main' | 'second', lie: 'round' | 'flat'): ThreadSettings {
@@ -89,6 +93,7 @@ class Worker {
       holes: log.holes,
       passes: past,
       patches,
+      faults: this.thread.faults,
       fitted: this.fitted,
       motions,
       repeats: this.repeats,
@@ -186,6 +191,7 @@ class Worker {
       this.frameIndex = k
       for (const move of moves) {
         if (move.when && !isNow(move.when, k, isLast, frame.values['row'] ?? 0)) continue
+        if ((move.only && !move.only.includes(k)) || move.except?.includes(k)) continue
         try {
           this.move(move, { pass: passIndex, block, list, repeat: k, move: move.index, inner: null })
         } catch (thrown) {

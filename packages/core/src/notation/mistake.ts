@@ -1,0 +1,99 @@
+/**
+ * Mistakes as changes of the moves. Those that teachers meet most follow from the moves themselves, so a
+ * stitch that nobody has seen before has its usual mistakes too; a document may add its own.
+ */
+import type { Mistake, Move, Pass, PointForm, StitchDocument } from './document.ts'
+import { cycleOf, isMoveLists } from './document.ts'
+
+/** In the second repeat: the first shows how it should be, and the third that it goes on. */
+const ONCE: readonly number[] = [1]
+
+/** The document with the mistake in it. */
+export function applyMistake(document: StitchDocument, mistake: Mistake): StitchDocument {
+  if ('tight' in mistake.change) return document
+  const passes = document.passes.map((pass, index) => (index === mistake.pass ? changed(pass, mistake) : pass))
+  return { ...document, passes }
+}
+
+function changed(pass: Pass, mistake: Mistake): Pass {
+  const edit = (moves: readonly Move[]): readonly Move[] => moves.flatMap((move, index) => (index === mistake.move ? wrongMoves(move, mistake) : [move]))
+  if (mistake.block !== 'repeat') {
+    const moves = pass[mistake.block]
+    return moves ? { ...pass, [mistake.block]: edit(moves) } : pass
+  }
+  const lists = isMoveLists(pass.repeat) ? pass.repeat : null
+  if (!lists) return { ...pass, repeat: edit(cycleOf(pass)[0] ?? []) }
+  return { ...pass, repeat: lists.map((list, index) => (index === (mistake.list ?? 0) ? edit(list) : list)) }
+}
+
+function wrongMoves(move: Move, { change, only }: Mistake): readonly Move[] {
+  const right = only ? [{ ...move, except: [...(move.except ?? []), ...only] }] : []
+  const wrong = (one: Move): Move => (only ? { ...one, only } : one)
+  if ('leaveOut' in change) return right
+  if ('instead' in change) return [...right, ...change.instead.map(wrong)]
+  if ('aside' in change) {
+    const by = change.aside
+    if ('up' in move) return [...right, wrong({ ...move, up: shifted(move.up, by) })]
+    if ('down' in move) return [...right, wrong({ ...move, down: shifted(move.down, by) })]
+  }
+  return [move]
+}
+
+function shifted(point: PointForm, by: Extract<Mistake['change'], { aside: unknown }>['aside']): PointForm {
+  return { from: point, to: point, at: 0, by }
+}
+
+interface Met {
+  readonly move: Move
+  readonly pass: number
+  readonly list: number
+  readonly index: number
+}
+
+/** What goes wrong most with these moves, worst first: at most five. */
+export function usualMistakes(document: StitchDocument): readonly Mistake[] {
+  const met: Met[] = document.passes.flatMap((pass, at) =>
+    cycleOf(pass).flatMap((moves, list) => moves.map((move, index): Met => ({ move, pass: at, list, index }))),
+  )
+  const found: Mistake[] = [...(document.mistakes ?? [])]
+  const add = (
+    one: Met | undefined,
+    name: string,
+    mend: string,
+    change: Mistake['change'],
+    only: readonly number[] | undefined = onceIn(document, one),
+  ): void => {
+    if (one && !found.some((mistake) => mistake.name === name))
+      found.push({ name, mend, pass: one.pass, block: 'repeat', list: one.list, move: one.index, change, ...(only ? { only } : {}) })
+  }
+  const caught = met.find(({ move }) => 'up' in move && (move.round === 'inside' || move.round === 'cross'))
+  if (caught && 'up' in caught.move) {
+    const { round: _round, and: _and, ...uncaught } = caught.move
+    add(caught, 'The loop is not caught', 'Come up inside the loop: the thread lies under the point of the needle.', { instead: [uncaught] })
+    add(caught, 'Drawn too tight', 'Draw the thread up slowly and stop while the loop is still open.', { tight: true })
+  }
+  const kept = met.find(({ move }) => 'up' in move && (move.round === 'left' || move.round === 'right'))
+  if (kept && 'up' in kept.move)
+    add(kept, 'The thread on the other side', 'Hold the thread to the same side of the needle for the whole line.', {
+      instead: [{ ...kept.move, round: kept.move.round === 'left' ? 'right' : 'left' }],
+    })
+  const split = met.find(({ move }) => ('up' in move || 'down' in move) && move.split !== undefined)
+  if (split) {
+    const { split: _split, ...beside } = split.move as Extract<Move, { up: unknown }>
+    const point = 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : beside
+    add(split, 'Beside the thread, not through it', 'Aim at the middle of the last stitch; flatten it with a fingernail first.', { instead: [point] })
+  }
+  const past = met.find(({ move }) => 'under' in move)
+  if (past) add(past, 'One pass left out', 'Count the stitches aloud as the needle goes under each.', { leaveOut: true })
+  const wound = met.find(({ move }) => 'wrap' in move || 'cast' in move)
+  if (wound) add(wound, 'No turn on the needle', 'Wind first, then hold the thread taut until the needle is through.', { leaveOut: true })
+  const hole = met.find(({ move }) => 'down' in move && Array.isArray(move.down)) ?? met.find(({ move }) => 'down' in move)
+  add(hole, 'The hole beside its mark', 'Look at the mark, not at the needle, and set the point on it before pushing.', { aside: [0, '1.6*W'] })
+  return found.slice(0, 5)
+}
+
+/** Spots and fills show it best in their second stitch; a cycle in its own turn. */
+function onceIn(document: StitchDocument, one: Met | undefined): readonly number[] {
+  const lists = one ? cycleOf(document.passes[one.pass] as Pass).length : 1
+  return lists > 1 && one ? [one.list + lists] : ONCE
+}
