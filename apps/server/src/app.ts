@@ -12,6 +12,7 @@ import { answerErrors, notFound } from './http/errors.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { sheetRoutes } from './sheets/index.ts'
+import { stitchRoutes } from './stitches/index.ts'
 
 export interface AppSettings extends AccountSettings {
   readonly sequelize: Sequelize
@@ -52,6 +53,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(accountRoutes(settings))
   api.use(samplerRoutes(settings.sequelize))
   api.use(sheetRoutes())
+  api.use(stitchRoutes())
   api.use(notFound)
   app.use('/api', api)
   app.use('/assets', express.static(join(PAGE, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))

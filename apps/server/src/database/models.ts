@@ -1,4 +1,4 @@
-/** What is kept: teachers, their samplers, and every operation that was acknowledged. */
+/** What is kept: teachers, their samplers, their own stitches, and every operation that was acknowledged. */
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 
 export class Teacher extends Model<InferAttributes<Teacher>, InferCreationAttributes<Teacher>> {
@@ -29,6 +29,15 @@ export class OperationRow extends Model<InferAttributes<OperationRow>, InferCrea
   declare version: number
   declare operation: unknown
   declare createdAt: CreationOptional<Date>
+}
+
+export class OwnStitchRow extends Model<InferAttributes<OwnStitchRow>, InferCreationAttributes<OwnStitchRow>> {
+  declare id: CreationOptional<string>
+  declare teacherId: string
+  declare stitchId: string
+  /** The stitch document, checked by the contract on its way in and out. */
+  declare document: unknown
+  declare changedAt: CreationOptional<Date>
 }
 
 export function defineModels(sequelize: Sequelize): void {
@@ -68,5 +77,15 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'operations', timestamps: false },
+  )
+  OwnStitchRow.init(
+    {
+      id: uuid(),
+      teacherId: { type: DataTypes.UUID, allowNull: false },
+      stitchId: { type: DataTypes.STRING(60), allowNull: false },
+      document: { type: DataTypes.JSON, allowNull: false },
+      changedAt: now(),
+    },
+    { sequelize, tableName: 'own_stitches', timestamps: false },
   )
 }

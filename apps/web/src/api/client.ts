@@ -1,5 +1,6 @@
 /** Requests to the server: one place for the token, for errors as sentences, and for a lost connection. */
 import type { ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, StaleAnswer } from '@lemmata/contract'
+import type { StitchDocument } from '@lemmata/core/notation'
 
 export class ApiError extends Error {
   constructor(
@@ -52,6 +53,9 @@ export const api = {
   makeAccount: (given: { email: string; name: string; password: string }) => call<SessionAnswer>('POST', '/accounts', given).then(keepToken),
   signOut: () => call<void>('DELETE', '/session'),
   changePassword: (current: string, next: string) => call<void>('PUT', '/account/password', { current, next }),
+  ownStitches: () => call<StitchDocument[]>('GET', '/stitches'),
+  putOwnStitch: (stitch: StitchDocument) => call<void>('PUT', `/stitches/${stitch.id}`, stitch),
+  removeOwnStitch: (id: string) => call<void>('DELETE', `/stitches/${id}`),
   samplers: () => call<SamplerSummary[]>('GET', '/samplers'),
   sampler: (id: string) => call<SamplerAnswer>('GET', `/samplers/${id}`),
   makeSampler: (given: { name: string } | { document: unknown }) => call<SamplerAnswer>('POST', '/samplers', given),

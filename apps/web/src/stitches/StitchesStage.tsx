@@ -1,15 +1,11 @@
-/** The stitch library: swatches worked in thread, the hand, and choosing what to teach. */
+/** The stitch library: a wall of swatches at one scale, one stitch at a time beside it, comparing, and writing one's own. */
+import type { Surroundings } from '@lemmata/core/assign'
 import { surroundingsOf } from '@lemmata/core/assign'
-import type { Result } from '@lemmata/core/base'
-import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
-import { practiceFor, practiceGuide } from '@lemmata/core/guide'
-import type { PracticeGuide, StitchDocument } from '@lemmata/core/notation'
-import { motionsOf, motionWord, newExercise } from '@lemmata/core/plan'
-import type { Sampler } from '@lemmata/core/sampler'
+import type { StitchDocument } from '@lemmata/core/notation'
+import { motionsOf, newExercise } from '@lemmata/core/plan'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { formatLength } from '@lemmata/core/units'
 import { readJson, readStitch } from '@lemmata/contract'
-import { App, Button, Input } from 'antd'
+import { App, Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
@@ -18,74 +14,66 @@ import { Slope } from '../look/Glyphs.tsx'
 import { PanelBoundary } from '../sampler/PanelBoundary.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { edit } from '../store/index.ts'
-import { Hand } from './Hand.tsx'
-
-interface Shown {
-  readonly document: StitchDocument
-  readonly result: Result<WorkedExercise>
-  readonly own: boolean
-}
+import { Compare } from './Compare.tsx'
+import { download } from './download.ts'
+import { isShown, NO_FILTER, type WallFilter } from './filter.ts'
+import { StitchPanel } from './StitchPanel.tsx'
+import { workSwatch } from './swatch.ts'
+import type { Trial } from './TryIt.tsx'
+import { useOwnStitches } from './use-own-stitches.ts'
+import { useWall, type Wall } from './use-wall.ts'
+import { WallFilters } from './WallFilters.tsx'
+import { WriteStitch } from './WriteStitch.tsx'
 
 /** The whole wall is drawn at this scale, so that widths can be compared. */
 const SWATCH_PX_PER_MM = 7
-
-/** As much of the practice guide as a swatch shows. */
-function shortened(practice: PracticeGuide): PracticeGuide {
-  switch (practice.kind) {
-    case 'line':
-    case 'band':
-      return { ...practice, lengthMm: 40 }
-    case 'spots':
-      return { ...practice, count: Math.max(2, Math.min(practice.count, Math.floor(38 / practice.apartMm))) }
-    case 'square':
-      return { ...practice, repeat: Math.max(1, Math.min(practice.repeat, Math.floor(40 / practice.sideMm))) }
-    default:
-      return practice
-  }
-}
-
-function workSwatch(document: StitchDocument, sampler: Sampler): Result<WorkedExercise> {
-  const practice = document.practice ?? practiceFor(document)
-  const short = shortened(practice)
-  return workExercise({ id: `try-${document.id}`, name: document.name, stitch: document.id, guide: practiceGuide(short, 40, 20, 60) }, surroundingsOf(sampler))
-}
+const MOST_COMPARED = 3
 
 export function StitchesStage() {
   const sampler = useSampler()
   const worked = useWorked()
   const { message } = App.useApp()
+  const own = useOwnStitches()
   const [chosen, setChosen] = useState<string | null>(null)
-  const [search, setSearch] = useState('')
-  const wall = useMemo<readonly Shown[]>(() => {
-    const all = [
-      ...sampler.stitches.map((document) => ({ document, own: true })),
-      ...LIBRARY.filter((one) => !sampler.stitches.some((own) => own.id === one.id)).map((document) => ({ document, own: false })),
-    ]
-    return all.map(({ document, own }) => ({ document, own, result: workSwatch(document, sampler) }))
-  }, [sampler])
-  const wanted = search.trim().toLowerCase()
-  const found = wall.filter(
-    ({ document }) =>
-      wanted === '' ||
-      [document.name, document.id, ...(document.also ?? []), document.family ?? '', ...(document.goodFor ?? [])].some((word) =>
-        word.toLowerCase().includes(wanted),
-      ),
+  const [filter, setFilter] = useState<WallFilter>(NO_FILTER)
+  const [side, setSide] = useState<'front' | 'back'>('front')
+  const [compared, setCompared] = useState<readonly string[]>([])
+  const [writing, setWriting] = useState<StitchDocument | null>(null)
+  const documents = useMemo(() => {
+    const inSampler = sampler.stitches
+    const mine = own.list.filter((one) => !inSampler.some((other) => other.id === one.id))
+    const taken = new Set([...inSampler, ...mine].map((one) => one.id))
+    return [...inSampler, ...mine, ...LIBRARY.filter((one) => !taken.has(one.id))]
+  }, [sampler.stitches, own.list])
+  const { cloth, threads, brief } = sampler
+  const around = useMemo<Surroundings>(
+    () => surroundingsOf({ ...sampler, cloth, threads, brief, stitches: [...sampler.stitches, ...own.list] }),
+    [sampler, cloth, threads, brief, own.list],
   )
-  const current = wall.find(({ document }) => document.id === chosen) ?? found[0] ?? null
+  const wall = useWall(documents, around)
+  const motions = useMemo(() => [...new Set([...wall.results.values()].flatMap((result) => (result.ok ? motionsOf(result.value) : [])))].sort(), [wall])
+  const taught = useMemo(() => new Set(worked.done.flatMap(motionsOf)), [worked.done])
+  const found = documents.filter((document) => isShown(document, wall.results.get(document.id), filter))
+  const current = documents.find((document) => document.id === chosen) ?? found[0] ?? null
+  const beside = compared.flatMap((id) => documents.find((document) => document.id === id) ?? [])
 
-  const add = (document: StitchDocument): void => {
-    const exercise = newExercise(document, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`)
+  const teach = (document: StitchDocument, trial: Trial): void => {
+    // A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole.
+    if (!LIBRARY.includes(document) && !sampler.stitches.some((one) => one.id === document.id)) edit({ kind: 'put-stitch', stitch: document })
+    const given = Object.keys(trial.parameters).length > 0 ? { parameters: { ...trial.parameters } } : {}
+    const strands = trial.strands === null ? {} : { strands: trial.strands }
+    const exercise = { ...newExercise(document, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...given, ...strands }
     edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length })
     message.success(`${exercise.name} is on the cloth.`)
   }
-  const open = async (chosenFile: File): Promise<void> => {
-    const json = readJson(await chosenFile.text())
+  const open = async (file: File): Promise<void> => {
+    const json = readJson(await file.text())
     const read = json.ok ? readStitch(json.value) : json
     if (!read.ok) {
       message.error(read.problems[0]?.message ?? 'This file cannot be read.', 8)
       return
     }
-    const tried = workSwatch(read.value, { ...sampler, stitches: [...sampler.stitches, read.value] })
+    const tried = workSwatch(read.value, { ...around, stitches: [...around.stitches.filter((one) => one.id !== read.value.id), read.value] })
     if (!tried.ok) {
       message.error(tried.problems[0]?.message ?? 'This stitch cannot be worked.', 8)
       return
@@ -95,70 +83,95 @@ export function StitchesStage() {
     message.success(`${read.value.name} is in this sampler.`)
   }
 
+  if (writing)
+    return (
+      <WriteStitch
+        key={writing.id}
+        first={writing}
+        around={around}
+        clothHex={sampler.cloth.colour.hex}
+        onClose={() => setWriting(null)}
+        onSampler={(document) => {
+          edit({ kind: 'put-stitch', stitch: document })
+          setChosen(document.id)
+          setWriting(null)
+          message.success(`${document.name} is in this sampler.`)
+        }}
+        onLibrary={async (document) => {
+          if (!(await own.keep(document))) return
+          setChosen(document.id)
+          setWriting(null)
+          message.success(`${document.name} is in your library.`)
+        }}
+      />
+    )
   return (
     <div className="scroll">
-      <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 16, flexWrap: 'wrap' }}>
+      <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 10, flexWrap: 'wrap' }}>
         <div style={{ flex: 1, minWidth: 220 }}>
           <h1>Stitches</h1>
-          <span className="quiet">Worked at one scale in this sampler’s first thread. Choose what to teach.</span>
+          <span className="quiet">
+            {found.length} of {documents.length}, worked at one scale in this sampler’s first thread{wall.busy ? '; working …' : '.'}
+          </span>
         </div>
-        <Input.Search
-          aria-label="Find a stitch"
-          placeholder="Find by any name or use"
-          allowClear
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          style={{ width: 250 }}
+        <Segmented
+          aria-label="Side of the cloth"
+          value={side}
+          onChange={setSide}
+          options={[
+            { value: 'front', label: 'Front' },
+            { value: 'back', label: 'Back' },
+          ]}
         />
         <FileButton label="Stitch file" onFile={(file) => void open(file)}>
           Open a stitch file
         </FileButton>
       </div>
+      <WallFilters filter={filter} onChange={setFilter} documents={documents} motions={motions} taught={taught} />
+      {beside.length > 0 && (
+        <Compare
+          documents={beside}
+          around={around}
+          clothHex={sampler.cloth.colour.hex}
+          units={sampler.units}
+          onDrop={(id) => setCompared(compared.filter((one) => one !== id))}
+          onClose={() => setCompared([])}
+        />
+      )}
       <div className="stitch-split">
         <div className="wall">
-          {found.length === 0 && <p className="quiet">No stitch is called or used like that.</p>}
-          {found.map(({ document, result, own }) => (
-            <button
+          {found.length === 0 && <p className="quiet">{wall.busy ? 'Working the swatches …' : 'No stitch is like that. Loosen the choice above.'}</p>}
+          {found.map((document) => (
+            <Swatch
               key={document.id}
-              type="button"
-              className="swatch"
-              aria-pressed={current?.document.id === document.id}
-              onClick={() => setChosen(document.id)}
-            >
-              {result.ok && (
-                <ThreadCanvas
-                  done={result.value}
-                  heightPx={76}
-                  pxPerMm={SWATCH_PX_PER_MM}
-                  clothHex={sampler.cloth.colour.hex}
-                  label={`${document.name}, worked`}
-                />
-              )}
-              <span className="label">
-                <b>{document.name}</b>
-                <span className="quiet" style={{ fontSize: 13, display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-                  {own ? 'your own' : (document.family ?? '')}
-                  {result.ok ? <Slope score={result.value.difficulty.score} /> : <span className="wrong">cannot be worked here</span>}
-                </span>
-              </span>
-            </button>
+              document={document}
+              wall={wall}
+              side={side}
+              clothHex={sampler.cloth.colour.hex}
+              own={!LIBRARY.includes(document)}
+              pressed={current?.id === document.id}
+              onChoose={() => setChosen(document.id)}
+              isCompared={compared.includes(document.id)}
+              onCompare={() =>
+                setCompared((before) =>
+                  before.includes(document.id) ? before.filter((one) => one !== document.id) : [...before, document.id].slice(-MOST_COMPARED),
+                )
+              }
+            />
           ))}
         </div>
         {current && (
-          <PanelBoundary name="This stitch" key={current.document.id}>
-            <div style={{ display: 'grid', gap: 14 }}>
-              {current.result.ok ? (
-                <Hand done={current.result.value} clothHex={sampler.cloth.colour.hex} />
-              ) : (
-                <p className="wrong">{current.result.problems[0]?.message}</p>
-              )}
-              <div className="panel" style={{ display: 'grid', gap: 9 }}>
-                <Button type="primary" onClick={() => add(current.document)} disabled={!current.result.ok}>
-                  Teach {current.document.name.toLowerCase()}
-                </Button>
-                {current.result.ok && <Facts done={current.result.value} sampler={sampler} />}
-              </div>
-            </div>
+          <PanelBoundary name="This stitch" key={current.id}>
+            <StitchPanel
+              document={current}
+              around={around}
+              clothHex={sampler.cloth.colour.hex}
+              units={sampler.units}
+              onTeach={(trial) => teach(current, trial)}
+              onCopy={() => setWriting(current)}
+              onExport={() => download(`${current.id}.json`, current)}
+              onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
+            />
           </PanelBoundary>
         )}
       </div>
@@ -166,58 +179,53 @@ export function StitchesStage() {
   )
 }
 
-function Facts({ done, sampler }: { done: WorkedExercise; sampler: Sampler }) {
-  const { document } = done.assigned
-  const motions = motionsOf(done)
+interface SwatchProps {
+  readonly document: StitchDocument
+  readonly wall: Wall
+  readonly side: 'front' | 'back'
+  readonly clothHex: string
+  readonly own: boolean
+  readonly pressed: boolean
+  readonly onChoose: () => void
+  readonly isCompared: boolean
+  readonly onCompare: () => void
+}
+
+function Swatch({ document, wall, side, clothHex, own, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
+  const result = wall.results.get(document.id)
   return (
-    <>
-      <dl className="facts-list">
-        {document.also && document.also.length > 0 && (
-          <>
-            <dt>Also called</dt>
-            <dd>{document.also.join(', ')}</dd>
-          </>
+    <div className="swatch-box">
+      <button type="button" className="swatch" aria-pressed={pressed} onClick={onChoose}>
+        {result?.ok ? (
+          <ThreadCanvas
+            done={result.value}
+            heightPx={76}
+            pxPerMm={SWATCH_PX_PER_MM}
+            side={side}
+            clothHex={clothHex}
+            label={`${document.name}, worked, ${side}`}
+          />
+        ) : (
+          <span style={{ height: 76, background: clothHex }} />
         )}
-        {document.goodFor && (
-          <>
-            <dt>Good for</dt>
-            <dd>{document.goodFor.join(', ')}</dd>
-          </>
-        )}
-        <dt>The hands learn</dt>
-        <dd>{motions.length === 0 ? 'to come up and go down evenly' : motions.map(motionWord).join(', ')}</dd>
-        <dt>Reads as wide as</dt>
-        <dd>{formatLength(done.widthMm, sampler.units, 2)}</dd>
-        <dt>Tension</dt>
-        <dd>{document.tension ?? 'easy'}</dd>
-        {document.look?.front && (
-          <>
-            <dt>Front</dt>
-            <dd>{document.look.front}</dd>
-          </>
-        )}
-        {document.look?.back && (
-          <>
-            <dt>Back</dt>
-            <dd>{document.look.back}</dd>
-          </>
-        )}
-      </dl>
-      {document.slips?.map((slip) => (
-        <p key={slip.see} className="why" style={{ margin: 0 }}>
-          <b>{slip.see}.</b> {slip.mend}
-        </p>
-      ))}
-      {document.unpick && (
-        <p className="why" style={{ margin: 0 }}>
-          <b>To unpick.</b> {document.unpick}
-        </p>
-      )}
-      {document.cautions?.map((caution) => (
-        <p key={caution} className="caution" style={{ margin: 0 }}>
-          {caution}
-        </p>
-      ))}
-    </>
+        <span className="label">
+          <b>{document.name}</b>
+          <span className="quiet" style={{ fontSize: 13, display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+            {own ? 'your own' : (document.family ?? '')}
+            {result && (result.ok ? <Slope score={result.value.difficulty.score} /> : <span className="wrong">cannot be worked here</span>)}
+          </span>
+        </span>
+      </button>
+      <Button
+        size="small"
+        type={isCompared ? 'primary' : 'text'}
+        className="compare-button"
+        aria-pressed={isCompared}
+        onClick={onCompare}
+        aria-label={`Compare ${document.name}`}
+      >
+        {isCompared ? 'Compared' : 'Compare'}
+      </Button>
+    </div>
   )
 }

@@ -23,6 +23,8 @@ import {
   chooseVariant,
   cycleOf,
   compileExpression,
+  type Expression,
+  ExpressionError,
   type MaterialValues,
   type ParameterValues,
   resolveParameters,
@@ -236,12 +238,23 @@ function chooseSecond(exercise: Exercise, around: Surroundings, first: SamplerTh
 }
 
 /** The most turns that any wrap of the stitch asks for. */
+/** None where it cannot be worked out here: working the stitch says what is wrong with it, and where. */
+function countOf(turns: Expression, lookup: (name: string) => number): number {
+  try {
+    const count = Math.round(compileExpression(turns)(lookup))
+    return Number.isFinite(count) ? count : 0
+  } catch (thrown) {
+    if (!(thrown instanceof ExpressionError)) throw thrown
+    return 0
+  }
+}
+
 function mostWraps(document: StitchDocument, parameters: ParameterValues, materials: MaterialValues): number {
   let most = 0
   const lookup = (name: string): number => parameters.get(name)?.value ?? materials[name as keyof MaterialValues] ?? 0
   for (const move of document.passes.flatMap((pass) => [...(pass.start ?? []), ...cycleOf(pass).flat(), ...(pass.end ?? [])])) {
     const turns = 'wrap' in move ? move.wrap : 'cast' in move ? move.cast : 'up' in move ? move.wraps : undefined
-    if (turns !== undefined) most = Math.max(most, Math.round(compileExpression(turns)(lookup)))
+    if (turns !== undefined) most = Math.max(most, countOf(turns, lookup))
   }
   return most
 }

@@ -56,13 +56,7 @@ export function usualMistakes(document: StitchDocument): readonly Mistake[] {
     cycleOf(pass).flatMap((moves, list) => moves.map((move, index): Met => ({ move, pass: at, list, index }))),
   )
   const found: Mistake[] = [...(document.mistakes ?? [])]
-  const add = (
-    one: Met | undefined,
-    name: string,
-    mend: string,
-    change: Mistake['change'],
-    only: readonly number[] | undefined = onceIn(document, one),
-  ): void => {
+  const add = (one: Met | undefined, name: string, mend: string, change: Mistake['change'], only: readonly number[] | null = onceIn(document, one)): void => {
     if (one && !found.some((mistake) => mistake.name === name))
       found.push({ name, mend, pass: one.pass, block: 'repeat', list: one.list, move: one.index, change, ...(only ? { only } : {}) })
   }
@@ -70,7 +64,7 @@ export function usualMistakes(document: StitchDocument): readonly Mistake[] {
   if (caught && 'up' in caught.move) {
     const { round: _round, and: _and, ...uncaught } = caught.move
     add(caught, 'The loop is not caught', 'Come up inside the loop: the thread lies under the point of the needle.', { instead: [uncaught] })
-    add(caught, 'Drawn too tight', 'Draw the thread up slowly and stop while the loop is still open.', { tight: true })
+    add(caught, 'Drawn too tight', 'Draw the thread up slowly and stop while the loop is still open.', { tight: true }, null)
   }
   const kept = met.find(({ move }) => 'up' in move && (move.round === 'left' || move.round === 'right'))
   if (kept && 'up' in kept.move)

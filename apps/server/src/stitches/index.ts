@@ -1,0 +1,2 @@
+/** A teacher's own stitches. */
+export { stitchRoutes } from './routes.ts'

@@ -1,0 +1,46 @@
+/** The picture of one move: front, back, or both, at whatever size its box has. */
+import { drawStep, lookOf } from '@lemmata/core/drawing'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { useEffect, useRef } from 'react'
+import { paintItems, prepareCanvas } from '../drawing/paint.ts'
+import { useSize } from '../drawing/use-size.ts'
+import { drawBehind } from './draw-behind.ts'
+import type { HandState } from './use-hand.ts'
+
+/** Drawn on a card 100 mm wide, whatever the box: numbers and needle keep one proportion. */
+const CARD_MM = 100
+const NUMBER_MM = 4.4
+
+interface Props {
+  readonly done: WorkedExercise
+  readonly state: HandState
+  readonly clothHex: string
+  readonly side: 'front' | 'back'
+  readonly heightMm: number
+}
+
+export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
+  const ref = useRef<HTMLCanvasElement>(null)
+  const { width } = useSize(ref)
+  const { shown, step } = state
+  useEffect(() => {
+    if (!shown.ok || !step || width === 0 || !ref.current) return
+    const unit = width / CARD_MM
+    const context = prepareCanvas(ref.current, width, heightMm * unit)
+    if (!context) return
+    context.scale(unit, unit)
+    const picture = {
+      demonstration: shown.value,
+      step,
+      look: lookOf(done.assigned),
+      widthMm: CARD_MM,
+      heightMm,
+      detail: 'full' as const,
+      cloth: clothHex,
+      numberMm: NUMBER_MM,
+    }
+    paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
+  }, [shown, step, width, done, clothHex, side, heightMm])
+  const label = side === 'front' ? `Front of the cloth, move ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
+  return <canvas ref={ref} role="img" aria-label={label} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
+}

@@ -1,0 +1,135 @@
+/** One stitch: the hand, trying its lengths, mistakes, what would come undone, facts, and teaching it. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { StitchDocument } from '@lemmata/core/notation'
+import { motionsOf, motionWord } from '@lemmata/core/plan'
+import { formatLength } from '@lemmata/core/units'
+import { Button, Tabs } from 'antd'
+import { useEffect, useState } from 'react'
+import { Hand } from './Hand.tsx'
+import { Mistakes, WouldItHold } from './Mistakes.tsx'
+import { FIRST_TRIAL, type Trial, TryIt, useTrial } from './TryIt.tsx'
+
+interface Props {
+  readonly document: StitchDocument
+  readonly around: Surroundings
+  readonly clothHex: string
+  readonly units: 'mm' | 'in'
+  readonly onTeach: (trial: Trial) => void
+  readonly onCopy: () => void
+  readonly onExport: () => void
+  /** Only for a stitch of the teacher's own library. */
+  readonly onRemove?: (() => void) | undefined
+}
+
+export function StitchPanel({ document, around, clothHex, units, onTeach, onCopy, onExport, onRemove }: Props) {
+  const [trial, setTrial] = useState<Trial>(FIRST_TRIAL)
+  useEffect(() => setTrial(FIRST_TRIAL), [document.id])
+  const worked = useTrial(document, around, trial)
+  const done = worked?.ok ? worked.value : null
+  return (
+    <div style={{ display: 'grid', gap: 14 }}>
+      {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
+      <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+        <Button type="primary" onClick={() => onTeach(trial)} disabled={!done}>
+          Teach {document.name.toLowerCase()}
+        </Button>
+        <Button onClick={onCopy}>Write one like it</Button>
+        <Button onClick={onExport}>Export</Button>
+        {onRemove && (
+          <Button danger onClick={onRemove}>
+            Remove from my library
+          </Button>
+        )}
+      </div>
+      <Tabs
+        items={[
+          {
+            key: 'try',
+            label: 'Try it',
+            children: <TryIt document={document} around={around} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} />,
+          },
+          { key: 'facts', label: 'About it', children: <div className="panel">{done && <Facts done={done} units={units} />}</div> },
+          {
+            key: 'mistakes',
+            label: 'Good and bad',
+            children: (
+              <div className="panel" style={{ display: 'grid', gap: 12 }}>
+                {done && <Mistakes done={done} clothHex={clothHex} />}
+                {done && <WouldItHold done={done} />}
+              </div>
+            ),
+          },
+        ]}
+      />
+    </div>
+  )
+}
+
+function Facts({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
+  const { document } = done.assigned
+  const motions = motionsOf(done)
+  const twist = twistAfter(done)
+  const facts: [string, string | undefined][] = [
+    ['Also called', document.also?.join(', ')],
+    ['Good for', document.goodFor?.join(', ')],
+    ['The hands learn', motions.length === 0 ? 'to come up and go down evenly' : motions.map(motionWord).join(', ')],
+    ['Hands', handsFor(done)],
+    ['Reads as wide as', formatLength(done.widthMm, units, 2)],
+    ['Tension', document.tension ?? 'easy'],
+    ['Untwist', twist],
+    ['Front', document.look?.front],
+    ['Back', document.look?.back],
+  ]
+  return (
+    <>
+      <dl className="facts-list">
+        {facts.map(([name, value]) =>
+          value ? (
+            <div key={name} style={{ display: 'contents' }}>
+              <dt>{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ) : null,
+        )}
+      </dl>
+      {document.slips?.map((slip) => (
+        <p key={slip.see} className="why" style={{ margin: 0 }}>
+          <b>{slip.see}.</b> {slip.mend}
+        </p>
+      ))}
+      {document.unpick && (
+        <p className="why" style={{ margin: 0 }}>
+          <b>To unpick.</b> {document.unpick}
+        </p>
+      )}
+      {document.cautions?.map((caution) => (
+        <p key={caution} className="caution" style={{ margin: 0 }}>
+          {caution}
+        </p>
+      ))}
+    </>
+  )
+}
+/** Loops, wraps and laid threads want the second hand; a frame or a stand can take its place. */
+const SECOND_HAND = ['wind', 'lay', 'tie', 'leave-loop', 'cut', 'weave'] as const
+
+function handsFor(done: WorkedExercise): string {
+  const { motions } = done.worked
+  const needed = SECOND_HAND.filter((motion) => (motions[motion] ?? 0) > 0)
+  return needed.length === 0
+    ? 'One is enough, with the hoop on a stand.'
+    : `Both: ${needed.map(motionWord).join(', ')}. With one hand, put the hoop on a stand and hold the thread with a clip.`
+}
+
+/** Every passage through the cloth turns the thread a little in the fingers; a full needleful shows it. */
+const TURN_PER_TRIP = 1 / 24
+
+function twistAfter(done: WorkedExercise): string {
+  const { count } = done.worked.fitted
+  const tripsEach = done.worked.trips / Math.max(1, count)
+  const wraps = (done.worked.motions.wrap ?? 0) / Math.max(1, count)
+  const turnsEach = tripsEach * TURN_PER_TRIP + wraps * 0.5
+  const every = Math.max(1, Math.round(1 / Math.max(0.02, turnsEach)))
+  return `Let the needle hang and untwist after every ${every === 1 ? 'stitch' : `${every} stitches`}.`
+}

@@ -1,0 +1,145 @@
+/** A stitch tried on a guide: its lengths as sliders, the thread changing with them. */
+import type { Surroundings } from '@lemmata/core/assign'
+import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
+import type { ParameterValue, StitchDocument } from '@lemmata/core/notation'
+import { formatLength } from '@lemmata/core/units'
+import { Button, Segmented, Slider } from 'antd'
+import { useDeferredValue, useMemo } from 'react'
+import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
+import { tryGuides } from './swatch.ts'
+
+export interface Trial {
+  readonly guide: number
+  readonly parameters: Readonly<Record<string, number>>
+  readonly strands: number | null
+}
+
+export const FIRST_TRIAL: Trial = { guide: 0, parameters: {}, strands: null }
+
+interface Props {
+  readonly document: StitchDocument
+  readonly around: Surroundings
+  readonly trial: Trial
+  readonly onChange: (trial: Trial) => void
+  readonly clothHex: string
+  readonly units: 'mm' | 'in'
+}
+
+/** The stitch with these settings on the chosen guide. */
+export function useTrial(document: StitchDocument, around: Surroundings, given: Trial) {
+  const trial = useDeferredValue(given)
+  return useMemo(() => {
+    const guides = tryGuides(document)
+    const guide = (guides[trial.guide] ?? guides[0])?.guide
+    if (!guide) return null
+    const strands = trial.strands === null ? {} : { strands: trial.strands }
+    return workExercise(
+      { id: `trial-${document.id}`, name: document.name, stitch: document.id, guide, parameters: { ...trial.parameters }, ...strands },
+      around,
+    )
+  }, [document, around, trial])
+}
+
+export function TryIt({ document, around, trial, onChange, clothHex, units }: Props) {
+  const worked = useTrial(document, around, trial)
+  const guides = tryGuides(document)
+  const done = worked?.ok ? worked.value : null
+  return (
+    <div className="panel" style={{ display: 'grid', gap: 10 }} data-testid="try-it">
+      <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+        <h3 style={{ flex: 1, margin: 0 }}>Try it</h3>
+        {guides.length > 1 && (
+          <Segmented
+            aria-label="Guide to try it on"
+            value={trial.guide}
+            onChange={(guide) => onChange({ ...trial, guide })}
+            options={guides.map((one, index) => ({ value: index, label: one.name }))}
+          />
+        )}
+      </div>
+      {done ? (
+        <>
+          <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8 }}>
+            <ThreadCanvas done={done} heightPx={190} pxPerMm={4.4} clothHex={clothHex} label={`${document.name} on this guide, front`} />
+            <ThreadCanvas done={done} heightPx={190} pxPerMm={4.4} side="back" clothHex={clothHex} label={`${document.name} on this guide, back`} />
+          </div>
+          <Measures done={done} units={units} />
+        </>
+      ) : (
+        <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>
+      )}
+      {done?.problems.map((problem) => (
+        <p key={problem.message} className="caution" style={{ margin: 0 }}>
+          {problem.message}
+        </p>
+      ))}
+      <Settings done={done} trial={trial} onChange={onChange} units={units} />
+    </div>
+  )
+}
+
+function Measures({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
+  const { fitted } = done.worked
+  return (
+    <p className="quiet" style={{ margin: 0 }} data-testid="trial-measures">
+      {fitted.count} {fitted.count === 1 ? 'stitch' : 'stitches'}, {formatLength(fitted.pitchMm, units, 2)} apart; {formatLength(done.thread.total, units, 0)}{' '}
+      of thread, {Math.max(1, Math.round(done.minutes.total))} min, difficulty {Math.round(done.difficulty.score)}.
+    </p>
+  )
+}
+
+function Settings({ done, trial, onChange, units }: { done: WorkedExercise | null; trial: Trial; onChange: (trial: Trial) => void; units: 'mm' | 'in' }) {
+  if (!done) return null
+  const { parameters, bundle } = done.assigned
+  const set = (id: string, value: number): void => onChange({ ...trial, parameters: { ...trial.parameters, [id]: value } })
+  return (
+    <div className="settings">
+      {[...parameters.values()].map((parameter) => (
+        <label key={parameter.id}>
+          <span>
+            {parameter.name} <b>{shown(parameter, units)}</b>
+          </span>
+          <Slider
+            {...windowOf(parameter)}
+            value={trial.parameters[parameter.id] ?? parameter.value}
+            onChange={(value: number) => set(parameter.id, value)}
+            tooltip={{ formatter: null }}
+            ariaLabelForHandle={parameter.name}
+          />
+        </label>
+      ))}
+      <label>
+        <span>
+          Strands <b>{bundle.strands}</b>
+        </span>
+        <Slider
+          min={1}
+          max={6}
+          step={1}
+          value={trial.strands ?? bundle.strands}
+          onChange={(strands: number) => onChange({ ...trial, strands })}
+          tooltip={{ formatter: null }}
+          ariaLabelForHandle="Strands"
+        />
+      </label>
+      <Button
+        size="small"
+        onClick={() => onChange({ ...FIRST_TRIAL, guide: trial.guide })}
+        disabled={Object.keys(trial.parameters).length === 0 && trial.strands === null}
+      >
+        As usual
+      </Button>
+    </div>
+  )
+}
+
+function shown({ kind, value }: ParameterValue, units: 'mm' | 'in'): string {
+  return kind === 'length' ? formatLength(value, units, 2) : String(Number(value.toFixed(2)))
+}
+
+/** From its least good value to its most; where the notation gives none, half to twice the usual. */
+function windowOf({ kind, usual, min, max }: ParameterValue): { min: number; max: number; step: number } {
+  const low = min ?? usual / 2
+  const high = Math.max(max ?? usual * 2, low + 0.01)
+  return { min: low, max: high, step: kind === 'count' ? 1 : (high - low) / 60 }
+}

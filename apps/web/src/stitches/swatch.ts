@@ -1,0 +1,70 @@
+/** A stitch worked on a short piece of its practice guide, as a swatch of the wall shows it. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
+import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
+import { practiceFor, practiceGuide } from '@lemmata/core/guide'
+import type { PracticeGuide, StitchDocument } from '@lemmata/core/notation'
+import type { Exercise, Guide } from '@lemmata/core/sampler'
+
+/** As much of the practice guide as a swatch shows. */
+function shortened(practice: PracticeGuide): PracticeGuide {
+  switch (practice.kind) {
+    case 'line':
+    case 'band':
+      return { ...practice, lengthMm: 40 }
+    case 'spots':
+      return { ...practice, count: Math.max(2, Math.min(practice.count, Math.floor(38 / practice.apartMm))) }
+    case 'square':
+      return { ...practice, repeat: Math.max(1, Math.min(practice.repeat, Math.floor(40 / practice.sideMm))) }
+    case 'grid':
+      return {
+        ...practice,
+        columns: Math.max(1, Math.min(practice.columns, Math.floor(32 / practice.cellMm))),
+        rows: Math.max(1, Math.min(practice.rows, Math.floor(10 / practice.cellMm))),
+      }
+    default:
+      return practice
+  }
+}
+
+export function swatchGuide(document: StitchDocument): Guide {
+  return practiceGuide(shortened(document.practice ?? practiceFor(document)), 40, 20, 60)
+}
+
+export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Exercise> = {}): Result<WorkedExercise> {
+  return workExercise({ id: `try-${document.id}`, name: document.name, stitch: document.id, guide: swatchGuide(document), ...more }, around)
+}
+
+export interface TryGuide {
+  readonly name: string
+  readonly guide: Guide
+}
+
+/** The guides on which a stitch is tried: the kinds that it claims, straight, bent and cornered. */
+export function tryGuides(document: StitchDocument): readonly TryGuide[] {
+  const lines = ['M 12 20 L 68 20', 'M 12 24 C 28 6 44 38 68 16', 'M 12 26 L 34 12 L 50 28 L 68 14']
+  const names = ['Straight', 'Curved', 'Cornered']
+  if (document.guide.includes('line')) return lines.map((path, index) => ({ name: names[index] as string, guide: { kind: 'line', path } }))
+  if (document.guide.includes('band')) {
+    const widthMm = document.practice?.kind === 'band' ? document.practice.widthMm : 6
+    return lines.slice(0, 2).map((path, index) => ({ name: names[index] as string, guide: { kind: 'band', path, widthMm } }))
+  }
+  if (document.guide.includes('shape'))
+    return [
+      { name: 'Oval', guide: { kind: 'shape', path: 'M 22 20 A 18 8 0 0 1 58 20 A 18 8 0 0 1 22 20 Z' } },
+      { name: 'Square', guide: { kind: 'shape', path: 'M 28 10 L 52 10 L 52 30 L 28 30 Z' } },
+      {
+        name: 'Turning',
+        guide: {
+          kind: 'shape',
+          path: 'M 18 30 A 24 24 0 0 1 62 30 L 51 30 A 13 13 0 0 0 29 30 Z',
+          directions: ['M 18 30 L 29 30', 'M 40 7 L 40 18', 'M 62 30 L 51 30'],
+        },
+      },
+      {
+        name: 'With a hole',
+        guide: { kind: 'shape', path: 'M 20 20 A 20 12 0 0 1 60 20 A 20 12 0 0 1 20 20 Z', holes: ['M 36 20 A 4 4 0 0 1 44 20 A 4 4 0 0 1 36 20 Z'] },
+      },
+    ]
+  return [{ name: 'Practice', guide: swatchGuide(document) }]
+}

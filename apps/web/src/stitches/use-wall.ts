@@ -1,0 +1,60 @@
+/** The wall's swatches, worked a few at a time in their own worker: the first are there while the last are worked. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { StitchDocument } from '@lemmata/core/notation'
+import { wrap } from 'comlink'
+import { useEffect, useState } from 'react'
+import type { WallService } from '../compute/wall.worker.ts'
+
+const worker = new Worker(new URL('../compute/wall.worker.ts', import.meta.url), { type: 'module' })
+const wallService = wrap<WallService>(worker)
+
+/** Swatches asked for at a time: the wall shows its first row at once. */
+const AT_A_TIME = 6
+
+export interface Wall {
+  readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+  readonly busy: boolean
+}
+
+/** Remembered between visits to the stage: the same stitches in the same surroundings are not worked twice. */
+let remembered: {
+  readonly around: Surroundings
+  readonly documents: readonly StitchDocument[]
+  readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+} | null = null
+
+export function useWall(documents: readonly StitchDocument[], around: Surroundings): Wall {
+  const [wall, setWall] = useState<Wall>(() => ({ results: remembered?.around === around ? remembered.results : new Map(), busy: true }))
+  useEffect(() => {
+    let dropped = false
+    const results = new Map<string, Result<WorkedExercise>>()
+    const before = remembered
+    const stale = documents.filter((document) => {
+      const known = before && isSame(before.around, around) && before.documents.includes(document) ? before.results.get(document.id) : undefined
+      if (known) results.set(document.id, known)
+      return !known
+    })
+    const run = async (): Promise<void> => {
+      setWall({ results: new Map(results), busy: stale.length > 0 })
+      for (let from = 0; from < stale.length; from += AT_A_TIME) {
+        const some = stale.slice(from, from + AT_A_TIME)
+        const worked = await wallService.swatches(some, around)
+        if (dropped) return
+        for (const [index, document] of some.entries()) results.set(document.id, worked[index] as Result<WorkedExercise>)
+        setWall({ results: new Map(results), busy: from + AT_A_TIME < stale.length })
+      }
+      remembered = { around, documents, results }
+    }
+    void run()
+    return () => {
+      dropped = true
+    }
+  }, [documents, around])
+  return wall
+}
+
+function isSame(a: Surroundings, b: Surroundings): boolean {
+  return a === b || (a.cloth === b.cloth && a.threads === b.threads && a.stitches === b.stitches && JSON.stringify(a.brief) === JSON.stringify(b.brief))
+}

@@ -1,0 +1,97 @@
+/** The stitch library as a teacher uses it: finding, trying, comparing, showing to a class, writing one. */
+import { expect, test } from '@playwright/test'
+import { makeTeacher, newSampler, saved, stage } from './pages.ts'
+
+test.beforeEach(async ({ page }) => {
+  await makeTeacher(page)
+  await newSampler(page, 'Library')
+  await stage(page, 'Stitches')
+  await expect(page.getByText(/78 of 78, worked at one scale .* thread\.$/)).toBeVisible({ timeout: 60_000 })
+})
+
+test('the wall finds by another name, family, motion, difficulty and what is taught already', async ({ page }) => {
+  await page.getByLabel('Find a stitch').fill('holbein')
+  await expect(page.getByRole('button', { name: /^Double running stitch/ })).toBeVisible()
+  await expect(page.locator('.swatch')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await page.getByLabel('Motion', { exact: true }).click()
+  await page.keyboard.type('weaving')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.swatch')).toHaveCount(2)
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await page.getByLabel('Nothing new to my course').click()
+  // A sampler with no exercise has taught nothing but coming up and going down.
+  await expect(page.getByRole('button', { name: /^Running stitch/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Chain stitch/ })).toHaveCount(0)
+})
+
+test('a stitch is tried on a bent guide by slider, and taught with those lengths', async ({ page }) => {
+  await page.getByRole('button', { name: /^Back stitch, worked/ }).click()
+  const tried = page.getByTestId('try-it')
+  await expect(tried.getByTestId('trial-measures')).toContainText('difficulty')
+  await tried.getByText('Cornered').click()
+  const before = await tried.getByTestId('trial-measures').innerText()
+  const slider = tried.getByRole('slider', { name: 'Stitch' })
+  await slider.focus()
+  for (let press = 0; press < 30; press += 1) await page.keyboard.press('ArrowRight')
+  await expect(tried.getByTestId('trial-measures')).not.toHaveText(before)
+  const length = Number(await slider.getAttribute('aria-valuenow'))
+  expect(length).toBeGreaterThan(3)
+  await page.getByRole('button', { name: 'Teach back stitch' }).click()
+  await saved(page)
+  await stage(page, 'Cloth')
+  await expect(page.getByTestId('exercise-card').getByLabel('Stitch', { exact: true })).toHaveValue(new RegExp(`^${length.toFixed(2).slice(0, 3)}`))
+})
+
+test('two stitches are compared on one guide; mistakes say whether they come undone', async ({ page }) => {
+  await page.getByLabel('Compare Chain stitch', { exact: true }).click()
+  await page.getByLabel('Compare Back stitch', { exact: true }).click()
+  const compared = page.getByRole('region', { name: 'Stitches compared' })
+  await expect(compared.getByText('on the same guide')).toBeVisible()
+  await expect(compared.getByRole('row', { name: /Thread for 10 cm/ }).getByRole('cell')).toHaveCount(2)
+  await page.getByRole('button', { name: /^Chain stitch, worked/ }).click()
+  await page.getByRole('tab', { name: 'Good and bad' }).click()
+  await expect(page.getByText('nothing holds the loop, so it slips to the back: it comes undone', { exact: false })).toBeVisible()
+  await expect(page.getByText(/loops come undone one after the other/)).toBeVisible()
+})
+
+test('the hand fills the window for a class, and is driven by keys', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.getByRole('button', { name: /^Chain stitch, worked/ }).click()
+  await page.getByRole('button', { name: 'Full screen' }).click()
+  const full = page.getByRole('dialog', { name: 'Chain stitch, full screen' })
+  await expect(full.getByTestId('full-sentence')).toContainText('Come up at 1.')
+  await page.keyboard.press('ArrowRight')
+  await expect(full.getByTestId('full-sentence')).toContainText('Go down again at 1')
+  await page.keyboard.press('End')
+  await expect(full.getByTestId('full-sentence')).toContainText('to hold it')
+  // Numbers are 4.4 of the picture's 100 wide: at least 36 pixels tall.
+  const box = await full.locator('canvas').first().boundingBox()
+  expect(((box?.width ?? 0) * 4.4) / 100).toBeGreaterThanOrEqual(36)
+  await page.keyboard.press('Escape')
+  await expect(full).toHaveCount(0)
+})
+
+test('a stitch of one\u2019s own is written from another, kept in the library, and there in the next sampler', async ({ page }) => {
+  await page.getByRole('button', { name: /^Feather stitch, worked/ }).click()
+  await page.getByRole('button', { name: 'Write one like it' }).click()
+  const write = page.getByTestId('write-stitch')
+  await write.getByLabel('Name of the stitch').fill('Gale stitch')
+  await expect(write.getByText(/It can be worked/)).toBeVisible()
+  // A loop that nothing catches is said with its move, and cannot be kept.
+  const catching = write.getByLabel('Repeat, 1 of 2 in turn, move 2, and')
+  await catching.fill('')
+  await expect(write.getByText(/Gale stitch, pass 1, repeat, move 2.*not caught/)).toBeVisible()
+  await expect(write.getByRole('button', { name: 'Keep in my library' })).toBeDisabled()
+  await catching.fill('round cross')
+  await expect(write.getByText(/It can be worked/)).toBeVisible()
+  await write.getByRole('button', { name: 'Keep in my library' }).click()
+  await expect(page.getByRole('button', { name: 'Teach gale stitch' })).toBeVisible()
+  await page.getByRole('button', { name: 'Teach gale stitch' }).click()
+  await saved(page)
+  await page.getByRole('link', { name: 'Lemmata' }).first().click()
+  await newSampler(page, 'Next year')
+  await stage(page, 'Stitches')
+  await page.getByLabel('Find a stitch').fill('gale')
+  await expect(page.getByRole('button', { name: /^Gale stitch/ })).toBeVisible()
+})
