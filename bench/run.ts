@@ -1,12 +1,16 @@
 /**
- * `npm run bench`: working a 40-exercise sampler of about 20 000 stitches, and one edit of it. Yardstick in the
+ * `npm run bench`: working a 40-exercise sampler of about 20 000 stitches, one edit of it, and the
+ * library's wall and hand. Yardstick in the
  * same run: writing the same coordinates in a bare loop. Figures are medians of several rounds; quote the
  * ratios, not the milliseconds.
  */
 import { rememberWork, workExercise, workSampler } from '@lemmata/core/exercise'
-import { drawSampler, writeSvg } from '@lemmata/core/drawing'
+import { drawSampler, drawStep, lookOf, writeSvg } from '@lemmata/core/drawing'
+import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { surroundingsOf } from '@lemmata/core/assign'
-import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
+import { demonstrate } from '@lemmata/core/steps'
+import { LIBRARY } from '@lemmata/core/stitches'
 import { largeSampler } from './large-sampler.ts'
 
 const ROUNDS = 7
@@ -56,6 +60,32 @@ const drag = median(() => time(() => workExercise({ ...one }, surroundingsOf(sam
 const draw = median(() => time(() => drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'edged' })))
 const svg = median(() => time(() => writeSvg(drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'body' }))))
 
+/** The library: each stitch on its practice guide, as the wall asks for it, and as the hand shows it move by move. */
+const around = surroundingsOf(newSampler('Library'))
+const swatches = LIBRARY.map((document) => ({
+  document,
+  exercise: { id: document.id, name: document.name, stitch: document.id, guide: practiceGuide(document.practice ?? practiceFor(document), 40, 20, 60) },
+}))
+const wall = median(() => time(() => swatches.map(({ exercise }) => workExercise(exercise, around))))
+const hands = swatches
+  .flatMap(({ document, exercise }) => {
+    const result = workExercise(exercise, around)
+    if (!result.ok) return []
+    const { parameters, materials, document: whole } = result.value.assigned
+    const shown = (): unknown => {
+      const demonstration = demonstrate({ document: whole, parameters, materials, hand: 'right' })
+      const step = demonstration.ok ? demonstration.value.steps.at(-1) : undefined
+      if (!demonstration.ok || !step) return null
+      const look = lookOf(result.value.assigned)
+      return drawStep({ demonstration: demonstration.value, step, look, widthMm: 100, heightMm: 52, detail: 'full', cloth: '#ffffff', numberMm: 4.4 })
+    }
+    return [{ id: document.id, ms: median(() => time(shown)) }]
+  })
+  .sort((a, b) => a.ms - b.ms)
+if (process.argv.includes('--hands')) for (const { id, ms } of hands.slice(-12)) process.stdout.write(`${id.padEnd(26)} ${ms.toFixed(1)} ms\n`)
+const usualHand = hands[Math.floor(hands.length / 2)]?.ms ?? 0
+const slowestHand = hands[hands.length - 1]
+
 process.stdout.write(`${sampler.exercises.length} exercises, ${stitches} stitches, ${points} points\n\n`)
 row('bare loop (yardstick)', yardstick)
 row('work the whole sampler', whole)
@@ -63,9 +93,12 @@ row('one edit of it', edit)
 row('work one curved exercise (a drag)', drag)
 row('draw it, edges and light', draw)
 row('draw it and write SVG', svg)
+row(`the wall: ${swatches.length} stitches worked`, wall)
+row('the hand, worked and drawn (median)', usualHand)
+row(`the hand at its slowest (${slowestHand?.id ?? ''})`, slowestHand?.ms ?? 0)
 
 function row(name: string, ms: number): void {
-  process.stdout.write(`${name.padEnd(36)} ${ms.toFixed(2).padStart(9)} ms   ${(ms / yardstick).toFixed(2).padStart(8)} x yardstick\n`)
+  process.stdout.write(`${name.padEnd(48)} ${ms.toFixed(2).padStart(9)} ms   ${(ms / yardstick).toFixed(2).padStart(8)} x yardstick\n`)
 }
 
 function nudge(before: Sampler, by: number): Sampler {

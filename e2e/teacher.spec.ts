@@ -97,7 +97,7 @@ test('the hand shows the moves and mirrors them for the left hand', async ({ pag
   await makeTeacher(page)
   await newSampler(page, 'Hand')
   await stage(page, 'Stitches')
-  await page.getByRole('button', { name: /^Stem stitch/ }).click()
+  await page.getByRole('button', { name: /^Stem stitch, worked/ }).click()
   const sentence = page.getByTestId('step-sentence')
   await expect(sentence).toContainText('Come up at 1.')
   for (let step = 0; step < 2; step += 1) await page.getByRole('button', { name: 'Step on' }).click()

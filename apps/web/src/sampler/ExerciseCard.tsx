@@ -1,11 +1,14 @@
 /** What is known and chosen about the selected exercise. */
 import type { Result } from '@lemmata/core/base'
-import { fittedShare, type WorkedExercise } from '@lemmata/core/exercise'
+import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
+import { fittedShare, nameOfStitch, possibleSubstitutes, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
+import { nameNeedle } from '@lemmata/core/materials'
 import { motionWord } from '@lemmata/core/plan'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
 import { formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
 import { App, Button, Select } from 'antd'
+import { useMemo } from 'react'
 import { edit, undo } from '../store/index.ts'
 import { Field, LengthField, NumberField, TextField } from './fields.tsx'
 import { ProblemLine } from './ProblemLine.tsx'
@@ -58,6 +61,27 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
           />
         )}
       </Field>
+      <Field label="Also allowed">
+        {(id) => (
+          <Select<string[]>
+            id={id}
+            mode="multiple"
+            placeholder="another stitch that a learner may take"
+            value={(exercise.substitutes ?? []).map((one) => one.stitch)}
+            options={possibleSubstitutes(exercise, sampler.stitches).map((document) => ({ value: document.id, label: document.name }))}
+            showSearch={{ optionFilterProp: 'label' }}
+            onChange={(stitches) =>
+              edit({
+                kind: 'change-exercise',
+                id: exercise.id,
+                // What was set for a stitch that stays, stays.
+                set: { substitutes: stitches.map((one) => exercise.substitutes?.find((other) => other.stitch === one) ?? { stitch: one }) },
+              })
+            }
+          />
+        )}
+      </Field>
+      <Substitutes sampler={sampler} exercise={exercise} />
       {done && <Figures sampler={sampler} done={done} />}
       {result?.problems.map((problem) => (
         <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
@@ -69,6 +93,19 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       </div>
     </div>
   )
+}
+
+/** Each allowed stitch with what it would be worked with, and how it compares. */
+function Substitutes({ sampler, exercise }: { sampler: Sampler; exercise: Exercise }) {
+  const worked = useMemo(() => workSubstitutes(exercise, surroundingsOf(sampler)), [exercise, sampler])
+  return worked.map(({ substitute, result }) => (
+    <p key={substitute.stitch} className={result.ok ? 'why' : 'wrong'} style={{ margin: 0 }}>
+      <b>Or {nameOfStitch(substitute.stitch, sampler.stitches).toLowerCase()}:</b>{' '}
+      {result.ok
+        ? `${strandsInWords(result.value.assigned.strands.value)}, ${nameNeedle(result.value.assigned.needle.value).toLowerCase()} needle, ${result.value.worked.fitted.count} stitches, difficulty ${Math.round(result.value.difficulty.score)}.`
+        : (result.problems[0]?.message ?? '')}
+    </p>
+  ))
 }
 
 /** Asked and fitted, side by side. */

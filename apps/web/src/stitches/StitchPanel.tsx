@@ -2,7 +2,7 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionsOf, motionWord } from '@lemmata/core/plan'
+import { motionsOf, motionWord, type RowOfRows } from '@lemmata/core/plan'
 import { formatLength } from '@lemmata/core/units'
 import { Button, Tabs } from 'antd'
 import { useEffect, useState } from 'react'
@@ -16,20 +16,20 @@ interface Props {
   readonly clothHex: string
   readonly units: 'mm' | 'in'
   readonly onTeach: (trial: Trial) => void
+  readonly onRows: (rows: RowOfRows) => void
   readonly onCopy: () => void
   readonly onExport: () => void
   /** Only for a stitch of the teacher's own library. */
   readonly onRemove?: (() => void) | undefined
 }
 
-export function StitchPanel({ document, around, clothHex, units, onTeach, onCopy, onExport, onRemove }: Props) {
+export function StitchPanel({ document, around, clothHex, units, onTeach, onRows, onCopy, onExport, onRemove }: Props) {
   const [trial, setTrial] = useState<Trial>(FIRST_TRIAL)
   useEffect(() => setTrial(FIRST_TRIAL), [document.id])
   const worked = useTrial(document, around, trial)
   const done = worked?.ok ? worked.value : null
   return (
     <div style={{ display: 'grid', gap: 14 }}>
-      {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
       <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
         <Button type="primary" onClick={() => onTeach(trial)} disabled={!done}>
           Teach {document.name.toLowerCase()}
@@ -42,12 +42,13 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onCopy
           </Button>
         )}
       </div>
+      {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
       <Tabs
         items={[
           {
             key: 'try',
             label: 'Try it',
-            children: <TryIt document={document} around={around} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} />,
+            children: <TryIt document={document} around={around} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} onRows={onRows} />,
           },
           { key: 'facts', label: 'About it', children: <div className="panel">{done && <Facts done={done} units={units} />}</div> },
           {

@@ -2,7 +2,7 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionsOf, newExercise } from '@lemmata/core/plan'
+import { motionsOf, newExercise, newRows, type RowOfRows } from '@lemmata/core/plan'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
@@ -65,6 +65,12 @@ export function StitchesStage() {
     const exercise = { ...newExercise(document, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...given, ...strands }
     edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length })
     message.success(`${exercise.name} is on the cloth.`)
+  }
+  const teachRows = (document: StitchDocument, rows: RowOfRows): void => {
+    if (!LIBRARY.includes(document) && !sampler.stitches.some((one) => one.id === document.id)) edit({ kind: 'put-stitch', stitch: document })
+    const exercises = newRows(document, sampler, worked.done, rows, () => `e-${crypto.randomUUID().slice(0, 8)}`)
+    for (const [index, exercise] of exercises.entries()) edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length + index })
+    message.success(`${exercises.length} rows of ${document.name.toLowerCase()} are on the cloth.`)
   }
   const open = async (file: File): Promise<void> => {
     const json = readJson(await file.text())
@@ -161,18 +167,21 @@ export function StitchesStage() {
           ))}
         </div>
         {current && (
-          <PanelBoundary name="This stitch" key={current.id}>
-            <StitchPanel
-              document={current}
-              around={around}
-              clothHex={sampler.cloth.colour.hex}
-              units={sampler.units}
-              onTeach={(trial) => teach(current, trial)}
-              onCopy={() => setWriting(current)}
-              onExport={() => download(`${current.id}.json`, current)}
-              onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
-            />
-          </PanelBoundary>
+          <div className="beside" tabIndex={-1}>
+            <PanelBoundary name="This stitch" key={current.id}>
+              <StitchPanel
+                document={current}
+                around={around}
+                clothHex={sampler.cloth.colour.hex}
+                units={sampler.units}
+                onTeach={(trial) => teach(current, trial)}
+                onRows={(rows) => teachRows(current, rows)}
+                onCopy={() => setWriting(current)}
+                onExport={() => download(`${current.id}.json`, current)}
+                onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
+              />
+            </PanelBoundary>
+          </div>
         )}
       </div>
     </div>

@@ -3,8 +3,9 @@ import type { Surroundings } from '@lemmata/core/assign'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import type { ParameterValue, StitchDocument } from '@lemmata/core/notation'
 import { formatLength } from '@lemmata/core/units'
-import { Button, Segmented, Slider } from 'antd'
-import { useDeferredValue, useMemo } from 'react'
+import { type RowOfRows, rowValues } from '@lemmata/core/plan'
+import { Button, Segmented, Select, Slider } from 'antd'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { tryGuides } from './swatch.ts'
 
@@ -23,6 +24,8 @@ interface Props {
   readonly onChange: (trial: Trial) => void
   readonly clothHex: string
   readonly units: 'mm' | 'in'
+  /** One stitch as rows that differ in this setting. */
+  readonly onRows: (rows: RowOfRows) => void
 }
 
 /** The stitch with these settings on the chosen guide. */
@@ -40,7 +43,7 @@ export function useTrial(document: StitchDocument, around: Surroundings, given: 
   }, [document, around, trial])
 }
 
-export function TryIt({ document, around, trial, onChange, clothHex, units }: Props) {
+export function TryIt({ document, around, trial, onChange, clothHex, units, onRows }: Props) {
   const worked = useTrial(document, around, trial)
   const guides = tryGuides(document)
   const done = worked?.ok ? worked.value : null
@@ -74,6 +77,7 @@ export function TryIt({ document, around, trial, onChange, clothHex, units }: Pr
         </p>
       ))}
       <Settings done={done} trial={trial} onChange={onChange} units={units} />
+      {done && <Rows done={done} onRows={onRows} />}
     </div>
   )
 }
@@ -128,6 +132,34 @@ function Settings({ done, trial, onChange, units }: { done: WorkedExercise | nul
         disabled={Object.keys(trial.parameters).length === 0 && trial.strands === null}
       >
         As usual
+      </Button>
+    </div>
+  )
+}
+
+/** Four rows from the least good value to the most: the stitch explored before another is added. */
+const ROWS = 4
+
+function Rows({ done, onRows }: { done: WorkedExercise; onRows: (rows: RowOfRows) => void }) {
+  const settings = [...done.assigned.parameters.values()]
+  const [chosen, setChosen] = useState<string | null>(null)
+  const parameter = settings.find((one) => one.id === chosen) ?? settings[0]
+  if (!parameter) return null
+  const { min, max } = windowOf(parameter)
+  const values = rowValues(min, max, ROWS, parameter.kind === 'count')
+  return (
+    <div style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
+      <span>As rows that vary</span>
+      <Select
+        size="small"
+        aria-label="Setting that the rows vary"
+        value={parameter.id}
+        onChange={setChosen}
+        options={settings.map((one) => ({ value: one.id, label: one.name }))}
+        style={{ minWidth: 130 }}
+      />
+      <Button size="small" onClick={() => onRows({ parameter: parameter.id, name: parameter.name, values })}>
+        Teach {values.length} rows
       </Button>
     </div>
   )

@@ -23,11 +23,11 @@ export function showMistake(work: StitchWork, mistake: Mistake): ShownMistake | 
   const worked = result.value
   const comesUndone = worked.faults.some((fault) => fault.kind !== 'not-split')
   const fault = worked.faults[0]
-  const where = 'only' in mistake && mistake.only ? `In stitch ${(mistake.only[0] ?? 0) + 1} ` : 'All along '
+  const where = mistake.only ? `Stitch ${(mistake.only[0] ?? 0) + 1}: ` : 'All along: '
   const seen = fault
     ? FAULT_WORDS[fault.kind]
     : 'tight' in mistake.change
       ? 'the loops close up: it holds, but the cloth puckers and the stitch is lost'
-      : 'it is seen at once, but it holds'
+      : 'seen at once, but it holds'
   return { mistake, worked, comesUndone, sentence: `${where}${seen}.` }
 }

@@ -1,7 +1,7 @@
 /** Where a newly chosen stitch goes: the next free band of the clear area, below what is there. */
 import { boxOfExercise, clearRadius } from '../drawing/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { practiceFor, practiceGuide, practiceHalfHeight } from '../guide/index.ts'
+import { moveGuide, practiceFor, practiceGuide, practiceHalfHeight } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import type { Exercise, Guide, Sampler } from '../sampler/index.ts'
 
@@ -25,4 +25,35 @@ export function placeNew(document: StitchDocument, sampler: Pick<Sampler, 'cloth
 export function newExercise(document: StitchDocument, sampler: Sampler, done: readonly WorkedExercise[], id: string): Exercise {
   const same = sampler.exercises.filter((exercise) => exercise.stitch === document.id).length
   return { id, name: same === 0 ? document.name : `${document.name} ${same + 1}`, stitch: document.id, guide: placeNew(document, sampler, done) }
+}
+
+export interface RowOfRows {
+  readonly parameter: string
+  readonly name: string
+  readonly values: readonly number[]
+}
+
+/** One stitch as rows that differ in a single setting: each named after it, one below the other. */
+export function newRows(
+  document: StitchDocument,
+  sampler: Sampler,
+  done: readonly WorkedExercise[],
+  rows: RowOfRows,
+  newId: () => string,
+): readonly Exercise[] {
+  const half = practiceHalfHeight(document.practice ?? practiceFor(document))
+  const first = placeNew(document, sampler, done)
+  return rows.values.map((value, index) => ({
+    id: newId(),
+    name: `${document.name}, ${rows.name.toLowerCase()} ${Number(value.toFixed(2))}`,
+    stitch: document.id,
+    guide: moveGuide(first, { x: 0, y: index * (2 * half + GAP_MM) }),
+    parameters: { [rows.parameter]: value },
+  }))
+}
+
+/** Values from the least good one to the most, in even steps; counts are whole. */
+export function rowValues(min: number, max: number, count: number, whole: boolean): readonly number[] {
+  const values = Array.from({ length: count }, (_, index) => min + ((max - min) * index) / Math.max(1, count - 1))
+  return [...new Set(values.map((value) => (whole ? Math.round(value) : Math.round(value * 100) / 100)))]
 }

@@ -3,7 +3,8 @@ import { workExercise } from '../exercise/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { brokenRules, type CourseItem, findOrder, orderCost, restsOn, totalThread } from './index.ts'
+import { LIBRARY } from '../stitches/index.ts'
+import { brokenRules, type CourseItem, findOrder, newRows, orderCost, restsOn, rowValues, totalThread } from './index.ts'
 
 const item = (id: string, difficulty: number, motions: CourseItem['motions'], after: readonly string[] = []): CourseItem => ({
   id,
@@ -97,5 +98,24 @@ describe('thread of the whole sampler', () => {
     expect(total?.needlefuls).toBe(4)
     expect(total?.singleMm).toBe(3600)
     expect(total?.putUps).toBeCloseTo(3.6 / 48, 9)
+  })
+})
+
+describe('one stitch as rows', () => {
+  it('differ in one setting, stand below one another, and are named after it', () => {
+    const document = LIBRARY.find((one) => one.id === 'back-stitch')
+    if (!document) throw new Error('no back stitch')
+    const values = rowValues(1.5, 4, 4, false)
+    expect(values).toEqual([1.5, 2.33, 3.17, 4])
+    expect(rowValues(1, 3, 4, true)).toEqual([1, 2, 3])
+    let made = 0
+    const rows = newRows(document, newSampler('Rows'), [], { parameter: 'L', name: 'Stitch', values }, () => {
+      made += 1
+      return `r${made}`
+    })
+    expect(rows.map((row) => row.name)).toEqual(['Back stitch, stitch 1.5', 'Back stitch, stitch 2.33', 'Back stitch, stitch 3.17', 'Back stitch, stitch 4'])
+    expect(rows.map((row) => row.parameters)).toEqual(values.map((L) => ({ L })))
+    const heights = rows.map((row) => (row.guide.kind === 'line' ? Number(/M [\d.-]+ ([\d.-]+)/.exec(row.guide.path)?.[1]) : Number.NaN))
+    for (const [index, y] of heights.entries()) if (index > 0) expect(y - (heights[index - 1] as number)).toBeCloseTo(13, 6)
   })
 })

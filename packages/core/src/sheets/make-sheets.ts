@@ -5,9 +5,10 @@
 import { nameNeedle, nameThread } from '../materials/index.ts'
 import { boxOfExercise, drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { placeAt } from '../geometry/index.ts'
-import { fittedLength, type WorkedExercise } from '../exercise/index.ts'
+import { strandsInWords, surroundingsOf } from '../assign/index.ts'
+import { fittedLength, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
 import type { Sampler } from '../sampler/index.ts'
-import { demonstrate, type Hand } from '../steps/index.ts'
+import { demonstrate, type Hand, type Step } from '../steps/index.ts'
 import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
@@ -245,6 +246,24 @@ function summary(done: WorkedExercise, units: LengthUnit): string {
   ].join(' ')
 }
 
+/** What the teacher allows instead, with its own strands, needle and length. */
+function writeSubstitutes(flow: Flow, order: SheetOrder, done: WorkedExercise): void {
+  for (const { result } of workSubstitutes(done.exercise, surroundingsOf(order.sampler))) {
+    if (!result.ok) continue
+    const { assigned } = result.value
+    const strands = strandsInWords(assigned.strands.value)
+    const text = `Or ${assigned.document.name.toLowerCase()}: ${strands}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle, ${lengthWords(result.value, order.sampler.units)}; about ${formatMinutes(result.value.minutes.total)}.`
+    flow.text(text, { sizeMm: 3.4, colour: WALNUT })
+  }
+}
+
+/** Two rows of pictures: the beginning, or where there are several passes the beginning of each. */
+function firstSteps(steps: readonly Step[]): readonly Step[] {
+  const passes = [...new Set(steps.map((step) => step.pass))].slice(0, 4)
+  const each = Math.max(2, Math.ceil(8 / passes.length))
+  return passes.flatMap((pass) => steps.filter((step) => step.pass === pass).slice(0, each)).slice(0, 8)
+}
+
 const FRAME = { widthMm: 43, heightMm: 24, gapMm: 4.4, perRow: 4 }
 
 function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, letterText: string): void {
@@ -255,12 +274,13 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
   flow.text(summary(done, units), { sizeMm: 3.4, colour: WALNUT })
   flow.space(2)
+  writeSubstitutes(flow, order, done)
   for (const text of waysInWords(done)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   flow.space(1.5)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
   if (shown.ok) {
     const look = lookOf(assigned)
-    const steps = shown.value.steps.slice(0, 8)
+    const steps = firstSteps(shown.value.steps)
     for (let from = 0; from < steps.length; from += FRAME.perRow) {
       const row = steps.slice(from, from + FRAME.perRow)
       const captions = row.map((step) => wrapText(step.sentence, FRAME.widthMm, 3, 'text', flow.measure))

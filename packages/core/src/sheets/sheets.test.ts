@@ -41,18 +41,25 @@ describe.each(['a4', 'letter'] as const)('the whole library on %s', (page) => {
   })
 
   it('keeps every line, hole and thread on the paper, within its margins', () => {
+    // A needle may point past its frame, never off the paper. Millions of points: the outermost are told.
+    const reach = { left: 99, right: 0, top: 99, bottom: 0, nan: 0 }
     for (const one of pages) {
       for (const item of one.layers.flatMap((layer) => (layer.clip ? [] : layer.items))) {
         const points = item.kind === 'stroke' ? item.paths.flat() : item.kind === 'fill' ? item.points : item.kind === 'disc' ? [item.at] : []
         for (const at of points) {
-          // A needle may point past its frame, never off the paper.
-          expect(at.x).toBeGreaterThan(6)
-          expect(at.x).toBeLessThan(widthMm - 6)
-          expect(at.y).toBeGreaterThan(6)
-          expect(at.y).toBeLessThan(heightMm - 6)
+          if (!Number.isFinite(at.x + at.y)) reach.nan += 1
+          reach.left = Math.min(reach.left, at.x)
+          reach.right = Math.max(reach.right, at.x)
+          reach.top = Math.min(reach.top, at.y)
+          reach.bottom = Math.max(reach.bottom, at.y)
         }
       }
     }
+    expect(reach.nan).toBe(0)
+    expect(reach.left).toBeGreaterThan(6)
+    expect(reach.right).toBeLessThan(widthMm - 6)
+    expect(reach.top).toBeGreaterThan(6)
+    expect(reach.bottom).toBeLessThan(heightMm - 6)
   })
 
   it('numbers its pages and carries the check bar and square on each', () => {
@@ -81,6 +88,29 @@ describe('words on lines', () => {
 
   it('letters go on after Z', () => {
     expect([0, 25, 26, 53].map(letterOf)).toEqual(['A', 'Z', 'A2', 'B3'])
+  })
+})
+
+describe('what a learner may take instead', () => {
+  it('is printed with its own strands, needle and length; what cannot be worked there is not', () => {
+    const first = exercises.find((one) => one.stitch === 'back-stitch') as Exercise
+    const given: Exercise = { ...first, substitutes: [{ stitch: 'chain-stitch', strands: 3, parameters: { L: 3.5 } }, { stitch: 'satin-stitch' }] }
+    const result = workExercise(given, surroundingsOf(sampler))
+    if (!result.ok) throw new Error('not worked')
+    const text = makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
+      .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
+      .join(' ')
+    expect(text).toMatch(/Or chain stitch: three strands, .* needle, 3\.\d\d mm; about/)
+    expect(text).not.toContain('Or satin stitch')
+  })
+
+  it('every pass of a composite has its pictures', () => {
+    const result = workExercise(exercises.find((one) => one.stitch === 'whipped-back') as Exercise, surroundingsOf(sampler))
+    if (!result.ok) throw new Error('not worked')
+    const text = makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
+      .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
+      .join(' ')
+    expect(text).toContain('Slide under')
   })
 })
 

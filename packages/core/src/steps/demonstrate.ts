@@ -57,6 +57,10 @@ export interface Demonstration {
 
 /** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
 const FEWEST_ADVANCES = 3.4
+/** A line long enough to learn the advance from: the fit does not change what was asked for. */
+const TRY_MM = 20
+/** The area of the shape on which a fill is shown. */
+const SHOWN_MM2 = 80
 
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
   const guide = request.guide ?? shortGuide(request)
@@ -72,7 +76,7 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
   const { document, parameters, materials } = request
   if (document.guide.includes('line')) {
     // Worked once on any line to learn the advance, then on the shortest that shows the stitch returning.
-    const tryOut = onLine(60)
+    const tryOut = onLine(TRY_MM)
     const worked = tryOut && workStitch({ document, guide: tryOut, parameters, materials, leftHand: false })
     if (!worked?.ok) return tryOut
     for (let advances = FEWEST_ADVANCES; advances < FEWEST_ADVANCES + 4; advances += 1) {
@@ -91,8 +95,10 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
   if (document.guide.includes('square'))
     return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
   if (document.guide.includes('shape')) {
-    const practice = document.practice ?? { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
-    const read = readGuide(practiceGuide(practice, 0, 0, 40))
+    const practice = document.practice?.kind === 'shape' ? document.practice : { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
+    // Small enough that its stitches are seen one by one, and worked within a frame.
+    const small = Math.min(1, Math.sqrt(SHOWN_MM2 / (practice.widthMm * practice.heightMm)))
+    const read = readGuide(practiceGuide({ ...practice, widthMm: practice.widthMm * small, heightMm: practice.heightMm * small }, 0, 0, 40))
     return read.ok ? read.value : null
   }
   if (document.guide.includes('grid'))
