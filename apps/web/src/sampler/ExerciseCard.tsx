@@ -12,6 +12,7 @@ import { useMemo } from 'react'
 import { edit, undo } from '../store/index.ts'
 import { Field, LengthField, NumberField, TextField } from './fields.tsx'
 import { ProblemLine } from './ProblemLine.tsx'
+import { Trials } from './Trials.tsx'
 
 const MARKS: readonly { value: MarkStyle; label: string }[] = [
   { value: 'every-hole', label: 'A dot for every hole' },
@@ -83,6 +84,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       </Field>
       <Substitutes sampler={sampler} exercise={exercise} />
       {done && <Figures sampler={sampler} done={done} />}
+      {done && <Trials exercise={exercise} setting={settingInWords(done, sampler)} />}
       {result?.problems.map((problem) => (
         <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
       ))}
@@ -93,6 +95,14 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       </div>
     </div>
   )
+}
+
+/** What a sample was worked with, as the log keeps it. */
+function settingInWords({ assigned, worked }: WorkedExercise, { units }: Sampler): string {
+  const lengths = [...assigned.parameters.values()].map(
+    (one) => `${one.name.toLowerCase()} ${one.kind === 'length' ? formatLength(one.value, units, 2) : Number(one.value.toFixed(2))}`,
+  )
+  return [`${strandsInWords(assigned.strands.value)}`, ...lengths.slice(0, 2), `${worked.fitted.count} stitches`].join(', ')
 }
 
 /** Each allowed stitch with what it would be worked with, and how it compares. */

@@ -79,6 +79,7 @@ function Facts({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
     ['Reads as wide as', formatLength(done.widthMm, units, 2)],
     ['Tension', document.tension ?? 'easy'],
     ['Untwist', twist],
+    ['Not to be confused with', document.lookAlikes?.map((one) => `${one.name}: ${one.tell}`).join(' ')],
     ['Front', document.look?.front],
     ['Back', document.look?.back],
   ]

@@ -27,7 +27,14 @@ export const STAGES: readonly { readonly name: string; readonly upTo: number }[]
 
 export function isShown(document: StitchDocument, result: Result<WorkedExercise> | undefined, filter: WallFilter): boolean {
   const words = filter.words.trim().toLowerCase()
-  const names = [document.name, document.id, ...(document.also ?? []), document.family ?? '', ...(document.goodFor ?? [])]
+  const names = [
+    document.name,
+    document.id,
+    ...(document.also ?? []),
+    document.family ?? '',
+    ...(document.goodFor ?? []),
+    ...(document.lookAlikes ?? []).map((one) => one.name),
+  ]
   if (words !== '' && !names.some((name) => name.toLowerCase().includes(words))) return false
   if (filter.family !== null && document.family !== filter.family) return false
   if (filter.guide !== null && !document.guide.includes(filter.guide)) return false

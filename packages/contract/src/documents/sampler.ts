@@ -122,6 +122,19 @@ export const exercise = z.object({
   waysOfWorking: overruledWays.optional(),
   after: z.array(id).max(100).optional(),
   note: longText.optional(),
+  trials: z
+    .array(
+      z.object({
+        id,
+        on: isoDate,
+        setting: shortText,
+        result: longText,
+        verdict: z.enum(['keep', 'change', 'drop']),
+        votes: z.number().int().min(0).max(10_000).optional(),
+      }),
+    )
+    .max(60)
+    .optional(),
 }) satisfies z.ZodType<Exercise>
 
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })

@@ -225,6 +225,10 @@ export const stitchDocument = z
       .max(12)
       .optional(),
     unpick: longText.optional(),
+    lookAlikes: z
+      .array(z.object({ name: shortText, tell: longText }))
+      .max(8)
+      .optional(),
     cautions: z.array(longText).max(12).optional(),
   })
   .refine((document) => document.passes.length > 0 || document.base !== undefined, {

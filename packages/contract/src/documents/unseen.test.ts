@@ -7,6 +7,7 @@ import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { type StitchDocument, usualMistakes } from '@lemmata/core/notation'
 import { courseOf, restsOn } from '@lemmata/core/plan'
 import { type Exercise, newSampler } from '@lemmata/core/sampler'
+import { makeSheets } from '@lemmata/core/sheets'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import fc from 'fast-check'
@@ -129,7 +130,7 @@ describe('a stitch nobody has seen', () => {
     ['spot', spot],
     ['woven', woven],
     ['fill', fill],
-  ])('a new %s is checked, worked by both hands, drawn, moved, rated and worded', (_kind, file) => {
+  ])('a new %s is checked, worked by both hands, drawn, moved, rated, worded and printed', (_kind, file) => {
     const read = readStitch(JSON.parse(JSON.stringify(file)))
     if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join(' '))
     const document = read.value

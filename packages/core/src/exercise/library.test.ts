@@ -45,6 +45,29 @@ describe('every stitch of the library', () => {
   )
 })
 
+describe('names', () => {
+  it('every look-alike is a stitch of the library, by its name, another name or a school of it', () => {
+    const known = new Set(
+      LIBRARY.flatMap((document) => [
+        document.name,
+        ...(document.also ?? []),
+        ...Object.values(document.variants ?? {}).map((one) => one.name.replace(/ \(.*/, '')),
+      ]),
+    )
+    const named = LIBRARY.flatMap((document) => (document.lookAlikes ?? []).map((one) => [document.name, one.name] as const))
+    expect(named.length).toBeGreaterThan(30)
+    for (const [of, name] of named) {
+      expect(known, `${of}: ${name}`).toContain(name)
+      expect(name).not.toBe(of)
+    }
+  })
+
+  it('no two stitches share a name or another name', () => {
+    const all = LIBRARY.flatMap((document) => [document.name, ...(document.also ?? [])]).map((name) => name.toLowerCase())
+    expect(all.filter((name, index) => all.indexOf(name) !== index)).toEqual([])
+  })
+})
+
 describe('over and under', () => {
   it.each(['whipped-running', 'whipped-back', 'whipped-stem'])('%s passes under every stitch from one side', (id) => {
     const { passes, segments } = work(id, line(60)).worked

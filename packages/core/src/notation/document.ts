@@ -319,6 +319,8 @@ export interface StitchDocument {
   readonly look?: { readonly front?: string | undefined; readonly back?: string | undefined } | undefined
   readonly slips?: readonly { readonly see: string; readonly mend: string }[] | undefined
   readonly unpick?: string | undefined
+  /** Stitches that are taken for this one, and how to tell them apart. */
+  readonly lookAlikes?: readonly { readonly name: string; readonly tell: string }[] | undefined
   readonly cautions?: readonly string[] | undefined
 }
 

@@ -103,6 +103,17 @@ export interface Substitute {
   readonly needle?: NeedleChoice | undefined
 }
 
+/** A sample that was tried: with what setting, how it came out, what was decided, how many of a class preferred it. */
+export interface TrialNote {
+  readonly id: string
+  /** Year, month and day. */
+  readonly on: string
+  readonly setting: string
+  readonly result: string
+  readonly verdict: 'keep' | 'change' | 'drop'
+  readonly votes?: number | undefined
+}
+
 /** Where an exercise must stand in the course. */
 export interface Pins {
   readonly lesson?: string | undefined
@@ -137,6 +148,7 @@ export interface Exercise {
   readonly waysOfWorking?: OverruledWays | undefined
   readonly after?: readonly string[] | undefined
   readonly note?: string | undefined
+  readonly trials?: readonly TrialNote[] | undefined
 }
 
 export interface Lesson {

@@ -2,10 +2,11 @@
  * The thread as it is worked: where the needle is, what lies open, what has been made. Each move changes it
  * and adds pieces of thread; a move that cannot be made is a problem that names it.
  */
-import { distance, dot, leftOf, lengthOf, scale, subtract, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import { distance, dot, leftOf, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import type { Round } from '../notation/index.ts'
 import { nearestOnThread, placeOnThread, type PassedThread, wayPast } from './pass-rule.ts'
 import { wayRoundPost, wayRoundTwo } from './post-rule.ts'
+import { lifted, sideOf, sortAlong, unnamed } from './thread-lie.ts'
 import { ThreadLog } from './thread-log.ts'
 import { MoveError, type MoveContext, type PassHow, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
 import type { Fault, Patch, Segment, SurfaceKind, SurfacePass, Wound } from './types.ts'
@@ -317,7 +318,7 @@ export class ThreadState {
   private addWay(from: number, to: number, given: readonly Point3[], context: MoveContext, endsHere = false): void {
     const unders = this.unders
     this.unders = []
-    const way = this.padMm > 0 && given.length === 2 ? this.lifted(given) : given
+    const way = this.padMm > 0 && given.length === 2 ? lifted(given, this.padMm) : given
     if (unders.length === 0) {
       this.log.add({ side: 'front', kind: 'straight', from, to, way, context, label: context.label, pierces: this.pierced }, this.settings)
       if (this.way === null) this.passSide = this.passAt = null
@@ -335,14 +336,6 @@ export class ThreadState {
       done = under.to
     }
     this.addPiece(from, to, curve.slice(Math.round(done * perStep)), endsHere ? unnamed(context) : context, null)
-  }
-
-  /** Over padding a stitch climbs, lies on top and comes down again. */
-  private lifted(way: readonly Point3[]): Point3[] {
-    const [a, b] = [way[0] as Point3, way[1] as Point3]
-    const rise = Math.min(0.35, this.padMm / Math.max(1e-6, distance(a, b)))
-    const at = (share: number): Point3 => ({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share, z: this.padMm })
-    return [a, at(rise), at(1 - rise), b]
   }
 
   private addPiece(from: number, to: number, points: readonly Point3[], context: MoveContext, order: number | null): void {
@@ -421,24 +414,4 @@ export class ThreadState {
     segment.points = splineThrough([first, ...sortAlong(first, last, segment.parted), last])
     segment.lengthMm = lengthOf(segment.points)
   }
-}
-
-function unnamed(context: MoveContext): MoveContext {
-  return { ...context, label: null }
-}
-
-/** Towards the side that the needle enters from, square to the thread that is passed. */
-function sideOf(lead: PassedThread, from: 'left' | 'right' | 'near', before: Point3, context: MoveContext): Point {
-  const normal = leftOf(lead.tangent)
-  const wanted = from === 'near' ? subtract(before, lead.at) : scale(leftOf(context.direction), (from === 'left' ? 1 : -1) * context.mirror)
-  const agrees = dot(normal, wanted)
-  // The thread passed runs across the working: take the side it comes from.
-  const decided = Math.abs(agrees) > 0.05 ? agrees : dot(normal, subtract(before, lead.at))
-  return decided >= 0 ? normal : scale(normal, -1)
-}
-
-function sortAlong(from: Point, to: Point, places: readonly Point[]): Point3[] {
-  const dx = to.x - from.x
-  const dy = to.y - from.y
-  return [...places].sort((a, b) => (a.x - b.x) * dx + (a.y - b.y) * dy).map((at) => ({ x: at.x, y: at.y, z: 0 }))
 }

@@ -3,14 +3,16 @@
  * and no stitch by name.
  */
 import { error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { dot, insetRegion, leftOf, lerp, type Point, step, subtract, unit } from '../geometry/index.ts'
+import { dot, insetRegion, type Point, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { type Compiled, ExpressionError, type MaterialValues, type ParameterValues, type StitchDocument } from '../notation/index.ts'
 import { compileStitch, where } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { framesOnThread } from './each.ts'
+import { findPoint, type FoundPoint } from './find-point.ts'
 import type { Frame, Placed, Run } from './frames.ts'
-import { acrossVein, placePass } from './place-pass.ts'
+import { gapAround, guideValues, isNow, preparesFor } from './meanings.ts'
+import { placePass } from './place-pass.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
 import { ThreadState } from './thread-state.ts'
 import type { Fitted, Motion, MoveRef, WorkedStitch } from './types.ts'
@@ -387,42 +389,7 @@ class Worker {
   }
 
   private point(form: CompiledPoint, frame: Frame, index: number): FoundPoint | null {
-    switch (form.kind) {
-      case 'frame': {
-        const t = this.value(form.t)
-        const place = frame.at(this.value(form.s), t)
-        const reach = t > 0 ? frame.values['wl'] : frame.values['wr']
-        const edge = frame.outlined === true && t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
-        return { at: place.at, direction: place.direction, edge }
-      }
-      case 'last': {
-        const last = this.thread.lastPoint
-        if (!last) throw new MoveError('"-" means where the needle last went through, and it has not gone through yet.')
-        return { at: last, direction: frame.at(0, 0).direction, edge: false }
-      }
-      case 'edge': {
-        const at = frame.toEdge?.(form.side, (this.value(form.lean) * Math.PI) / 180) ?? null
-        return at ? { at, direction: frame.at(0, 0).direction, edge: true } : null
-      }
-      case 'named': {
-        const other = form.shift === 0 ? frame : this.frames[index + form.shift]
-        if (!other) return null
-        const at = other.named(form.name)
-        if (!at) throw new MoveError(`there is no point called "${form.name}" on this guide.`)
-        const edge = form.name === 'b' || (form.name === 'a' && (other.values['row'] ?? 0) === 0)
-        return { at, direction: other.at(0, 0).direction, edge }
-      }
-      case 'between': {
-        const from = this.point(form.from, frame, index)
-        const to = this.point(form.to, frame, index)
-        if (!from || !to) return null
-        const direction = unit(subtract(to.at, from.at)) ?? from.direction
-        const share = form.at ? this.value(form.at) : 0.5
-        let at: Point = form.mm ? step(from.at, direction, this.value(form.mm)) : lerp(from.at, to.at, share)
-        if (form.by) at = step(step(at, direction, this.value(form.by[0])), leftOf(direction), this.value(form.by[1]) * frame.mirror)
-        return { at, direction, edge: false }
-      }
-    }
+    return findPoint(form, frame, { index, frames: this.frames, value: (compiled) => this.value(compiled), last: () => this.thread.lastPoint })
   }
 
   private value(compiled: Compiled): number {
@@ -454,70 +421,4 @@ class Worker {
   }
 }
 
-/** A later pass begins by padding or cutting: this one prepares for it. */
-function preparesFor(passes: readonly CompiledPass[], index: number): boolean {
-  return passes.slice(index + 1).some((pass) => pass.start.some((move) => move.kind === 'pad' || move.kind === 'cut'))
-}
-
 type MoveAtPlace = Extract<CompiledMove, { kind: 'up' | 'down' | 'by' | 'pin' | 'cut' | 'round' }>
-
-interface FoundPoint {
-  readonly at: Point
-  readonly direction: Point
-  /** On the edge of a shape, where the eye sees every slip. */
-  readonly edge: boolean
-}
-
-/** A square gap in a cell, a round one elsewhere. */
-function gapAround(at: Point, sizeMm: number, frame: Frame): Point[] {
-  if (!(sizeMm > 0)) throw new MoveError(`a gap of ${Number(sizeMm.toFixed(2))} mm cannot be cut; give it a size above 0.`)
-  const half = sizeMm / 2
-  if (frame.values['columns'] !== undefined)
-    return [
-      { x: at.x - half, y: at.y - half },
-      { x: at.x + half, y: at.y - half },
-      { x: at.x + half, y: at.y + half },
-      { x: at.x - half, y: at.y + half },
-    ]
-  return Array.from({ length: 48 }, (_, index) => {
-    const angle = (2 * Math.PI * index) / 48
-    return { x: at.x + half * Math.cos(angle), y: at.y + half * Math.sin(angle) }
-  })
-}
-
-function guideValues(guide: ReadGuide): Readonly<Record<string, number>> {
-  if (guide.kind === 'line') {
-    const radius = guide.centre ? Math.hypot((guide.path.points[0] as Point).x - guide.centre.x, (guide.path.points[0] as Point).y - guide.centre.y) : 0
-    const w = guide.width?.kind === 'even' ? guide.width.halfMm : 0
-    return { U: guide.path.length, radius, ...(w > 0 ? { w, wl: w, wr: w } : {}) }
-  }
-  if (guide.kind === 'grid') return { size: guide.cellMm, columns: guide.columns, rows: guide.rows }
-  if (guide.kind === 'pins') {
-    const pin = guide.pins[0] as Point
-    return { height: Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y) }
-  }
-  if (guide.kind === 'shape') return { size: acrossVein(guide) }
-  if (guide.kind === 'spots' && guide.sideMm !== undefined) return { size: guide.sideMm }
-  return {}
-}
-
-function isNow(when: NonNullable<CompiledMove['when']>, k: number, isLast: boolean, row: number): boolean {
-  switch (when) {
-    case 'first':
-      return k === 0
-    case 'last':
-      return isLast
-    case 'not-first':
-      return k > 0
-    case 'not-last':
-      return !isLast
-    case 'even':
-      return k % 2 === 0
-    case 'odd':
-      return k % 2 === 1
-    case 'first-row':
-      return row === 0
-    case 'later-row':
-      return row > 0
-  }
-}

@@ -4,6 +4,10 @@ export const backStitch: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'back-stitch',
+  lookAlikes: [
+    { name: 'Double running stitch', tell: 'the same in front; behind, back stitch is twice as long and overlaps.' },
+    { name: 'Split stitch', tell: 'there the thread itself is pierced.' },
+  ],
   name: 'Back stitch',
   also: [],
   family: 'line',

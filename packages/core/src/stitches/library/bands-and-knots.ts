@@ -36,6 +36,10 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'herringbone',
+    lookAlikes: [
+      { name: 'Cross stitch', tell: 'its arms cross in the middle and meet at the corners.' },
+      { name: 'Chevron stitch', tell: 'it has level stitches at its points instead of crossings.' },
+    ],
     name: 'Herringbone stitch',
     family: 'band',
     guide: ['band'],
@@ -164,6 +168,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'bullion-knot',
+    lookAlikes: [{ name: 'Cast-on stitch', tell: 'its loops are half-hitches, with a bar along one edge.' }],
     name: 'Bullion knot',
     family: 'knot',
     guide: ['spots', 'spot'],
@@ -185,6 +190,10 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'coral-knot',
+    lookAlikes: [
+      { name: 'Palestrina knot', tell: 'two passes under a bar: a larger, raised knot.' },
+      { name: 'Twisted chain stitch', tell: 'longer loops, not drawn to a knot.' },
+    ],
     name: 'Coral knot',
     also: ['Coral stitch'],
     family: 'knot',
@@ -215,6 +224,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'palestrina-knot',
+    lookAlikes: [{ name: 'Coral knot', tell: 'one loop across the line, not two passes under a bar.' }],
     name: 'Palestrina knot',
     also: ['Double knot stitch'],
     family: 'knot',
@@ -275,6 +285,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'star-eyelet',
+    lookAlikes: [{ name: 'Cut eyelet', tell: 'there the cloth is cut and the rim overcast.' }],
     name: 'Star eyelet',
     family: 'fill',
     guide: ['ring'],
@@ -289,6 +300,10 @@ export const bandsAndKnots: readonly StitchDocument[] = [
   }),
   document({
     id: 'fishbone-stitch',
+    lookAlikes: [
+      { name: 'Leaf stitch', tell: 'open, with cloth between the slants.' },
+      { name: 'Satin leaf', tell: 'its halves meet on the vein and do not cross it.' },
+    ],
     name: 'Fishbone stitch',
     family: 'fill',
     guide: ['shape'],

@@ -4,6 +4,10 @@ export const chainStitch: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'chain-stitch',
+  lookAlikes: [
+    { name: 'Split stitch', tell: 'a link is a loop that opens; a split stitch is one thread parted.' },
+    { name: 'Twisted chain stitch', tell: 'there each link crosses itself.' },
+  ],
   name: 'Chain stitch',
   also: ['Tambour stitch (when hooked)'],
   family: 'loop',

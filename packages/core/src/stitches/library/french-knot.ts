@@ -4,6 +4,7 @@ export const frenchKnot: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'french-knot',
+  lookAlikes: [{ name: 'Colonial knot', tell: 'a figure of eight instead of turns one way: firmer and taller.' }],
   name: 'French knot',
   also: ['Wound knot'],
   family: 'knot',

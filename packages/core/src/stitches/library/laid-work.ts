@@ -63,6 +63,7 @@ export const laidWork: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'bokhara-couching',
+    lookAlikes: [{ name: 'Romanian stitch', tell: 'one tie to each stitch, in its middle.' }],
     name: 'Bokhara couching',
     family: 'laid',
     guide: ['shape'],

@@ -19,6 +19,10 @@ const edgeLoops = (): readonly Pass[] => [
 export const loops: readonly StitchDocument[] = [
   document({
     id: 'twisted-chain',
+    lookAlikes: [
+      { name: 'Chain stitch', tell: 'its links lie open and do not cross.' },
+      { name: 'Coral knot', tell: 'the bite is across the line, and the loop is pulled to a knot.' },
+    ],
     name: 'Twisted chain stitch',
     family: 'loop',
     guide: ['line'],
@@ -69,6 +73,10 @@ export const loops: readonly StitchDocument[] = [
   }),
   document({
     id: 'fly-stitch',
+    lookAlikes: [
+      { name: 'Feather stitch', tell: 'there each loop is caught by the next, without a tie.' },
+      { name: 'Detached chain', tell: 'both ends of its loop start from one hole.' },
+    ],
     name: 'Fly stitch',
     family: 'loop',
     guide: ['band'],
@@ -93,6 +101,10 @@ export const loops: readonly StitchDocument[] = [
   }),
   document({
     id: 'feather-stitch',
+    lookAlikes: [
+      { name: 'Cretan stitch', tell: 'there the arms come in from the rails and plait down the middle.' },
+      { name: 'Fly stitch', tell: 'every fly is tied by itself.' },
+    ],
     name: 'Feather stitch',
     family: 'loop',
     guide: ['band'],
@@ -124,6 +136,10 @@ export const loops: readonly StitchDocument[] = [
   }),
   document({
     id: 'blanket-stitch',
+    lookAlikes: [
+      { name: 'Buttonhole stitch, closed', tell: 'the same moves with no cloth between.' },
+      { name: 'Knotted buttonhole stitch', tell: 'a knot sits on the edge at every spoke.' },
+    ],
     name: 'Blanket stitch',
     family: 'loop',
     guide: ['line'],
@@ -139,6 +155,7 @@ export const loops: readonly StitchDocument[] = [
   }),
   document({
     id: 'buttonhole-stitch',
+    lookAlikes: [{ name: 'Blanket stitch', tell: 'the same moves with room between the spokes.' }],
     name: 'Buttonhole stitch, closed',
     family: 'loop',
     guide: ['line'],

@@ -69,6 +69,7 @@ export const moreBands: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'cretan-stitch',
+    lookAlikes: [{ name: 'Feather stitch', tell: 'its loops open outwards from a middle line.' }],
     name: 'Cretan stitch',
     family: 'loop',
     guide: ['band', 'shape'],
@@ -105,6 +106,7 @@ export const moreBands: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'chevron-stitch',
+    lookAlikes: [{ name: 'Herringbone stitch', tell: 'its arms cross near the rails.' }],
     name: 'Chevron stitch',
     family: 'band',
     guide: ['band'],
@@ -138,6 +140,7 @@ export const moreBands: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'romanian-stitch',
+    lookAlikes: [{ name: 'Bokhara couching', tell: 'it ties one long thread several times.' }],
     name: 'Romanian stitch',
     also: ['Oriental couching'],
     family: 'band',

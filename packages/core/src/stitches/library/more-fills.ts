@@ -131,6 +131,7 @@ export const moreFills: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'leaf-stitch',
+    lookAlikes: [{ name: 'Fishbone stitch', tell: 'its slants lie side by side.' }],
     name: 'Leaf stitch',
     family: 'fill',
     guide: ['shape'],
@@ -162,6 +163,7 @@ export const moreFills: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'long-and-short',
+    lookAlikes: [{ name: 'Brick stitch', tell: 'its rows are even and do not pierce each other.' }],
     name: 'Long and short stitch',
     also: ['Needle painting'],
     family: 'fill',
@@ -273,6 +275,7 @@ export const moreFills: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'brick-stitch',
+    lookAlikes: [{ name: 'Long and short stitch', tell: 'its rows pierce each other, so that no step shows.' }],
     name: 'Brick stitch',
     family: 'fill',
     guide: ['shape', 'grid'],

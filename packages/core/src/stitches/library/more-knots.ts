@@ -7,6 +7,7 @@ const NEEDLE_OUT = 'The needle stands half out of the cloth while you work on it
 export const moreKnots: readonly StitchDocument[] = [
   stitch({
     id: 'colonial-knot',
+    lookAlikes: [{ name: 'French knot', tell: 'turns one way only, and wider than tall.' }],
     name: 'Colonial knot',
     also: ['Candlewick knot', 'Figure-eight knot'],
     family: 'knot',
@@ -23,6 +24,10 @@ export const moreKnots: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'cast-on-stitch',
+    lookAlikes: [
+      { name: 'Bullion knot', tell: 'its wraps lie side by side with no bar.' },
+      { name: 'Drizzle stitch', tell: 'it stands free and goes down where it came up.' },
+    ],
     name: 'Cast-on stitch',
     family: 'knot',
     guide: ['spots', 'spot'],

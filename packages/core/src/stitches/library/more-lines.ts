@@ -50,6 +50,7 @@ export const moreLines: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'couching-stitch',
+    lookAlikes: [{ name: 'Whipped running stitch', tell: 'there the second thread goes under stitches and not through the cloth.' }],
     name: 'Couching',
     family: 'laid',
     guide: ['line'],

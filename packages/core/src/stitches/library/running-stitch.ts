@@ -4,6 +4,7 @@ export const runningStitch: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'running-stitch',
+  lookAlikes: [{ name: 'Double running stitch', tell: 'that one is solid on both sides.' }],
   name: 'Running stitch',
   also: [],
   family: 'line',

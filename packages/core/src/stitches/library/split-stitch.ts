@@ -26,6 +26,10 @@ export const splitStitch: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'split-stitch',
+  lookAlikes: [
+    { name: 'Stem stitch', tell: 'stem lies beside the last stitch and never through it.' },
+    { name: 'Chain stitch', tell: 'a fine split line looks like tiny links; a chain is made of loops.' },
+  ],
   name: 'Split stitch',
   also: ['Kensington outline'],
   family: 'line',

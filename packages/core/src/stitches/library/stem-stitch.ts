@@ -19,6 +19,10 @@ export const stemStitch: StitchDocument = {
   format: 'lemmata-stitch',
   version: 1,
   id: 'stem-stitch',
+  lookAlikes: [
+    { name: 'Split stitch', tell: 'split pierces the thread; stem lies beside it and slants like a rope.' },
+    { name: 'Outline stitch', tell: 'the thread is kept on the other side, and the rope lies flatter.' },
+  ],
   name: 'Stem stitch',
   also: ['Crewel stitch', 'South Kensington stitch'],
   family: 'line',

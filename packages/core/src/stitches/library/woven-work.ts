@@ -5,6 +5,7 @@ import { stitch } from './define.ts'
 export const wovenWork: readonly StitchDocument[] = [
   stitch({
     id: 'woven-wheel',
+    lookAlikes: [{ name: 'Whipped wheel', tell: 'it goes back over each spoke, and leaves a ridge on it.' }],
     name: 'Woven wheel',
     also: ['Spider web rose', 'Woven spider wheel'],
     family: 'woven',
@@ -41,6 +42,7 @@ export const wovenWork: readonly StitchDocument[] = [
   }),
   stitch({
     id: 'whipped-wheel',
+    lookAlikes: [{ name: 'Woven wheel', tell: 'it goes over and under in turn, and covers the spokes.' }],
     name: 'Whipped wheel',
     also: ['Ribbed spider wheel'],
     family: 'woven',
