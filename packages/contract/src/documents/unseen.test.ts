@@ -144,6 +144,16 @@ describe('a stitch nobody has seen', () => {
     const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand: 'right' })
     if (!shown.ok) throw new Error(shown.problems[0]?.message)
     for (const step of shown.value.steps) expect(step.sentence).toMatch(/^[A-Z].*\.$/)
+    const pages = makeSheets({
+      sampler: { ...sampler, stitches: [document], exercises: [done.exercise] },
+      exercises: [done],
+      title: document.name,
+      page: 'a4',
+      hand: 'left',
+      measure: (text, size) => text.length * size * 0.5,
+    })
+    const printed = pages.flatMap((page) => page.layers.flatMap((layer) => layer.items))
+    expect(printed.some((item) => item.kind === 'words' && item.text.includes(document.name))).toBe(true)
     expect(
       usualMistakes(done.assigned.document)
         .map((mistake) => showMistake(done.work, mistake))

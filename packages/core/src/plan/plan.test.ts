@@ -1,5 +1,6 @@
 import { surroundingsOf } from '../assign/index.ts'
 import { workExercise } from '../exercise/index.ts'
+import { parsePath } from '../geometry/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -115,7 +116,10 @@ describe('one stitch as rows', () => {
     })
     expect(rows.map((row) => row.name)).toEqual(['Back stitch, stitch 1.5', 'Back stitch, stitch 2.33', 'Back stitch, stitch 3.17', 'Back stitch, stitch 4'])
     expect(rows.map((row) => row.parameters)).toEqual(values.map((L) => ({ L })))
-    const heights = rows.map((row) => (row.guide.kind === 'line' ? Number(/M [\d.-]+ ([\d.-]+)/.exec(row.guide.path)?.[1]) : Number.NaN))
+    const heights = rows.map((row) => {
+      const path = row.guide.kind === 'line' ? parsePath(row.guide.path) : null
+      return path?.ok ? (path.value.points[0]?.y ?? Number.NaN) : Number.NaN
+    })
     for (const [index, y] of heights.entries()) if (index > 0) expect(y - (heights[index - 1] as number)).toBeCloseTo(13, 6)
   })
 })

@@ -61,6 +61,8 @@ const FEWEST_ADVANCES = 3.4
 const TRY_MM = 20
 /** The area of the shape on which a fill is shown. */
 const SHOWN_MM2 = 80
+/** Rows of a line stitch show themselves in a smaller one: the outer row and the next. */
+const SHOWN_ROWS_MM2 = 36
 
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
   const guide = request.guide ?? shortGuide(request)
@@ -97,7 +99,8 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
   if (document.guide.includes('shape')) {
     const practice = document.practice?.kind === 'shape' ? document.practice : { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
     // Small enough that its stitches are seen one by one, and worked within a frame.
-    const small = Math.min(1, Math.sqrt(SHOWN_MM2 / (practice.widthMm * practice.heightMm)))
+    const inRows = document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows)
+    const small = Math.min(1, Math.sqrt((inRows ? SHOWN_ROWS_MM2 : SHOWN_MM2) / (practice.widthMm * practice.heightMm)))
     const read = readGuide(practiceGuide({ ...practice, widthMm: practice.widthMm * small, heightMm: practice.heightMm * small }, 0, 0, 40))
     return read.ok ? read.value : null
   }
