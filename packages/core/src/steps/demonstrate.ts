@@ -152,11 +152,16 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
     holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
-    steps: shown.map((step, index) => ({ ...step, number: index + 1 })),
+    // What is led on the surface is drawn as a curve; only for the steps that are shown.
+    steps: shown.map((step, index) => ({ ...step, number: index + 1, loose: step.loose && isOnSurface(step) ? splineThrough(step.loose) : step.loose })),
     guide,
     hand,
     advanceMm: worked.fitted.pitchMm,
   }
+}
+
+function isOnSurface({ move }: Step): boolean {
+  return move !== 'up' && move !== 'down'
 }
 
 function firstOfEachPass(steps: readonly Step[]): readonly Step[] {

@@ -302,7 +302,7 @@ export class ThreadState {
   }
 
   private surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfacePass, 'from' | 'hitch' | 'labels'>): void {
-    const soFar = this.way ? splineThrough(this.way.slice(-SHOWN_WAY)) : []
+    const soFar = this.way ? this.way.slice(-SHOWN_WAY) : []
     this.passes.push({ kind, at, from: 'right', hitch: false, labels: [], ...more, made: context.made, afterHole: this.log.holes.length - 1, soFar })
   }
 

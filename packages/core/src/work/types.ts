@@ -93,7 +93,7 @@ export interface SurfacePass {
   readonly made: MoveRef
   /** The last hole before it. */
   readonly afterHole: number
-  /** The thread in front so far: the last few stitches of it. */
+  /** Way-points of the thread in front so far: the last few stitches of it. */
   readonly soFar: readonly Point3[]
 }
 
