@@ -1,6 +1,7 @@
 /** One stitch: the hand, trying its lengths, mistakes, what would come undone, facts, and teaching it. */
 import type { Surroundings } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { secondHandMotions, untwistEvery } from '@lemmata/core/measure'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord, type RowOfRows } from '@lemmata/core/plan'
 import { formatLength } from '@lemmata/core/units'
@@ -113,25 +114,15 @@ function Facts({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
     </>
   )
 }
-/** Loops, wraps and laid threads want the second hand; a frame or a stand can take its place. */
-const SECOND_HAND = ['wind', 'lay', 'tie', 'leave-loop', 'cut', 'weave'] as const
 
 function handsFor(done: WorkedExercise): string {
-  const { motions } = done.worked
-  const needed = SECOND_HAND.filter((motion) => (motions[motion] ?? 0) > 0)
+  const needed = secondHandMotions(done.worked.motions)
   return needed.length === 0
     ? 'One is enough, with the hoop on a stand.'
     : `Both: ${needed.map(motionWord).join(', ')}. With one hand, put the hoop on a stand and hold the thread with a clip.`
 }
 
-/** Every passage through the cloth turns the thread a little in the fingers; a full needleful shows it. */
-const TURN_PER_TRIP = 1 / 24
-
 function twistAfter(done: WorkedExercise): string {
-  const { count } = done.worked.fitted
-  const tripsEach = done.worked.trips / Math.max(1, count)
-  const wraps = (done.worked.motions.wrap ?? 0) / Math.max(1, count)
-  const turnsEach = tripsEach * TURN_PER_TRIP + wraps * 0.5
-  const every = Math.max(1, Math.round(1 / Math.max(0.02, turnsEach)))
+  const every = untwistEvery(done.worked)
   return `Let the needle hang and untwist after every ${every === 1 ? 'stitch' : `${every} stitches`}.`
 }

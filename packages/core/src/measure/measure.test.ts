@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Motion } from '../work/index.ts'
-import { type DifficultyLoads, measureMinutes, rateDifficulty, SECONDS, secondsOf } from './index.ts'
+import { type DifficultyLoads, measureMinutes, rateDifficulty, SECONDS, secondHandMotions, secondsOf, untwistEvery } from './index.ts'
 
 const loads: DifficultyLoads = {
   motions: { up: 10, down: 10 },
@@ -77,5 +77,20 @@ describe('minutes', () => {
     expect(minutes.needlefuls).toBeCloseTo((2 * 185) / 60, 9)
     expect(minutes.settingOut).toBe(1)
     expect(minutes.total).toBeCloseTo(minutes.stitching + minutes.needlefuls + minutes.settingOut, 9)
+  })
+})
+
+describe('handling', () => {
+  const fitted = { count: 10, pitchMm: 3, lengthMm: 30, legs: [], askedMm: 3 }
+
+  it('says how often to untwist: two trips a stitch is a twelfth of a turn, so every twelve; a knot of two wraps, every one', () => {
+    expect(untwistEvery({ fitted, trips: 20, motions: {} })).toBe(12)
+    expect(untwistEvery({ fitted, trips: 20, motions: { wrap: 20 } })).toBe(1)
+    expect(untwistEvery({ fitted: { ...fitted, count: 0 }, trips: 0, motions: {} })).toBe(50)
+  })
+
+  it('names what wants the second hand', () => {
+    expect(secondHandMotions({ up: 9, down: 9, split: 8 })).toEqual([])
+    expect(secondHandMotions({ up: 9, 'leave-loop': 3, wind: 2 })).toEqual(['wind', 'leave-loop'])
   })
 })
