@@ -49,7 +49,7 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
           {
             key: 'try',
             label: 'Try it',
-            children: <TryIt document={document} around={around} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} onRows={onRows} />,
+            children: <TryIt document={document} worked={worked} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} onRows={onRows} />,
           },
           { key: 'facts', label: 'About it', children: <div className="panel">{done && <Facts done={done} units={units} />}</div> },
           {

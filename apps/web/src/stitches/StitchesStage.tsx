@@ -57,9 +57,12 @@ export function StitchesStage() {
   const current = documents.find((document) => document.id === chosen) ?? found[0] ?? null
   const beside = compared.flatMap((id) => documents.find((document) => document.id === id) ?? [])
 
-  const teach = (document: StitchDocument, trial: Trial): void => {
-    // A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole.
+  /** A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole. */
+  const bringIn = (document: StitchDocument): void => {
     if (!LIBRARY.includes(document) && !sampler.stitches.some((one) => one.id === document.id)) edit({ kind: 'put-stitch', stitch: document })
+  }
+  const teach = (document: StitchDocument, trial: Trial): void => {
+    bringIn(document)
     const given = Object.keys(trial.parameters).length > 0 ? { parameters: { ...trial.parameters } } : {}
     const strands = trial.strands === null ? {} : { strands: trial.strands }
     const exercise = { ...newExercise(document, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...given, ...strands }
@@ -67,7 +70,7 @@ export function StitchesStage() {
     message.success(`${exercise.name} is on the cloth.`)
   }
   const teachRows = (document: StitchDocument, rows: RowOfRows): void => {
-    if (!LIBRARY.includes(document) && !sampler.stitches.some((one) => one.id === document.id)) edit({ kind: 'put-stitch', stitch: document })
+    bringIn(document)
     const exercises = newRows(document, sampler, worked.done, rows, () => `e-${crypto.randomUUID().slice(0, 8)}`)
     for (const [index, exercise] of exercises.entries()) edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length + index })
     message.success(`${exercises.length} rows of ${document.name.toLowerCase()} are on the cloth.`)

@@ -1,5 +1,6 @@
 /** A stitch tried on a guide: its lengths as sliders, the thread changing with them. */
 import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import type { ParameterValue, StitchDocument } from '@lemmata/core/notation'
 import { formatLength } from '@lemmata/core/units'
@@ -19,7 +20,7 @@ export const FIRST_TRIAL: Trial = { guide: 0, parameters: {}, strands: null }
 
 interface Props {
   readonly document: StitchDocument
-  readonly around: Surroundings
+  readonly worked: Result<WorkedExercise> | null
   readonly trial: Trial
   readonly onChange: (trial: Trial) => void
   readonly clothHex: string
@@ -43,8 +44,7 @@ export function useTrial(document: StitchDocument, around: Surroundings, given: 
   }, [document, around, trial])
 }
 
-export function TryIt({ document, around, trial, onChange, clothHex, units, onRows }: Props) {
-  const worked = useTrial(document, around, trial)
+export function TryIt({ document, worked, trial, onChange, clothHex, units, onRows }: Props) {
   const guides = tryGuides(document)
   const done = worked?.ok ? worked.value : null
   return (

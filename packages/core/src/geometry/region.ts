@@ -5,7 +5,7 @@
 import { EndType, inflatePathsD, JoinType, ramerDouglasPeuckerD } from 'clipper2-ts'
 import PoissonDiskSampling from 'poisson-disk-sampling'
 import { type MeasuredPath, measurePath, placeAt } from './measured-path.ts'
-import { cross, dot, leftOf, type Point, subtract } from './point.ts'
+import { cross, distance, dot, leftOf, type Point, subtract } from './point.ts'
 import { type Chord, extentAlong } from './shape.ts'
 import { CORNER_RAD } from './svg-path.ts'
 
@@ -110,9 +110,9 @@ export function ringPath(ring: readonly Point[]): MeasuredPath | null {
   const points: Point[] = []
   for (const at of ring) {
     const last = points.at(-1)
-    if (!last || Math.hypot(at.x - last.x, at.y - last.y) > CRUMB_MM) points.push(at)
+    if (!last || distance(at, last) > CRUMB_MM) points.push(at)
   }
-  while (points.length > 1 && gap(points[0] as Point, points[points.length - 1] as Point) <= CRUMB_MM) points.pop()
+  while (points.length > 1 && distance(points[0] as Point, points[points.length - 1] as Point) <= CRUMB_MM) points.pop()
   const plain = points.length < 3 ? null : measurePath([...points, points[0] as Point], true)
   if (!plain) return null
   const turns = points.map((_, index) => turnAt(plain, plain.starts[index] as number))
@@ -143,10 +143,6 @@ function turnAt(path: MeasuredPath, travelled: number): number {
 function roundGap(a: number, b: number, around: number): number {
   const apart = Math.abs(a - b)
   return Math.min(apart, around - apart)
-}
-
-function gap(a: Point, b: Point): number {
-  return Math.hypot(a.x - b.x, a.y - b.y)
 }
 
 /** A random sequence that is the same every time: Park and Miller's multiplier. */

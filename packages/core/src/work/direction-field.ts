@@ -4,6 +4,7 @@
  * stands one pitch apart; on the inner side they crowd, as they do in the hand. mm.
  */
 import {
+  type Chord,
   chordsOfRegion,
   dot,
   leftOf,
@@ -18,14 +19,9 @@ import {
   unit,
 } from '../geometry/index.ts'
 
-interface Line {
-  readonly a: Point
-  readonly b: Point
-}
-
 const MOST_LINES = 60_000
 
-export function fieldLines(region: Region, directions: readonly MeasuredPath[], pitchMm: number): { lines: Line[][]; reach: number } {
+export function fieldLines(region: Region, directions: readonly MeasuredPath[], pitchMm: number): { lines: Chord[][]; reach: number } {
   const drawn = directions.map((path) => ({ from: placeAt(path, 0).at, to: placeAt(path, path.length, true).at }))
   const middles = drawn.map(({ from, to }) => lerp(from, to, 0.5))
   const angles = unwound(drawn.map(({ from, to }) => Math.atan2(to.y - from.y, to.x - from.x)))
@@ -33,7 +29,7 @@ export function fieldLines(region: Region, directions: readonly MeasuredPath[], 
   if (!way) return { lines: [], reach: 0 }
   const stops = middles.map((middle) => nearestStart(way, middle))
   const size = Math.max(...region.flat().map((at) => Math.hypot(at.x - (middles[0] as Point).x, at.y - (middles[0] as Point).y)))
-  const lineAt = (u: number): Line[] => {
+  const lineAt = (u: number): Chord[] => {
     const angle = turnAt(stops, angles, u)
     const direction = { x: Math.cos(angle), y: Math.sin(angle) }
     const progress = leftOf(direction)
@@ -49,7 +45,7 @@ export function fieldLines(region: Region, directions: readonly MeasuredPath[], 
   }
   let u = -size
   while (u < way.length + size && lineAt(u).length === 0) u += pitchMm / 4
-  const lines: Line[][] = []
+  const lines: Chord[][] = []
   // The first stitch stands half a pitch inside the shape.
   u += pitchMm / 2
   let reach = pitchMm / 2
@@ -57,7 +53,7 @@ export function fieldLines(region: Region, directions: readonly MeasuredPath[], 
     const line = lineAt(u)
     if (line.length === 0) break
     lines.push(line)
-    const by = stepFrom(line[0] as Line, (to) => lineAt(to)[0] ?? null, u, pitchMm)
+    const by = stepFrom(line[0] as Chord, (to) => lineAt(to)[0] ?? null, u, pitchMm)
     u += by
     reach += by
   }
@@ -65,7 +61,7 @@ export function fieldLines(region: Region, directions: readonly MeasuredPath[], 
 }
 
 /** How far to go until the wider side of the next stitch stands one pitch away. */
-function stepFrom(line: Line, lineAt: (u: number) => Line | null, from: number, pitchMm: number): number {
+function stepFrom(line: Chord, lineAt: (u: number) => Chord | null, from: number, pitchMm: number): number {
   const square = leftOf(unit(subtract(line.b, line.a)) ?? { x: 1, y: 0 })
   let [low, high] = [0, 2 * pitchMm]
   for (let round = 0; round < 18; round += 1) {
@@ -79,7 +75,7 @@ function stepFrom(line: Line, lineAt: (u: number) => Line | null, from: number, 
   return Math.max(pitchMm / 20, (low + high) / 2)
 }
 
-function away(chord: Line, along: number, direction: Point): number {
+function away(chord: Chord, along: number, direction: Point): number {
   return Math.max(0, dot(chord.a, direction) - along, along - dot(chord.b, direction))
 }
 

@@ -1,6 +1,7 @@
 /** Small frames along a thread: ties over it, wraps round a bar. `s` runs along it, `t` to its left. mm. */
-import { type Point, step, subtract, unit } from '../geometry/index.ts'
+import type { Point } from '../geometry/index.ts'
 import { type Frame, frameAt } from './frames.ts'
+import { placeOnThread } from './pass-rule.ts'
 import { MoveError } from './thread-settings.ts'
 
 export interface EachRequest {
@@ -33,9 +34,9 @@ export function framesOnThread(given: readonly Point[], request: EachRequest): F
   let j = 0
   for (let due = first; due < total - END_MM; due += everyMm) {
     if (due > END_MM - 1e-9) {
-      const { at, along } = placeOn(points, due)
+      const { at, tangent } = placeOnThread(points, due / total)
       const values = { ...request.values, j, u: due / total, h: request.halfWidthMm, span: total }
-      frames.push(frameAt(at, along, request.mirror, values))
+      frames.push(frameAt(at, tangent, request.mirror, values))
       j += 1
     }
   }
@@ -56,16 +57,4 @@ function lengthOfWay(points: readonly Point[]): number {
     total += Math.hypot(b.x - a.x, b.y - a.y)
   }
   return total
-}
-
-function placeOn(points: readonly Point[], due: number): { at: Point; along: Point } {
-  let left = due
-  for (let index = 1; index < points.length; index += 1) {
-    const [a, b] = [points[index - 1] as Point, points[index] as Point]
-    const size = Math.hypot(b.x - a.x, b.y - a.y)
-    const along = unit(subtract(b, a))
-    if (along && (left <= size || index === points.length - 1)) return { at: step(a, along, left), along }
-    left -= size
-  }
-  throw new MoveError('there is no length of thread to tie.')
 }

@@ -2,17 +2,26 @@
  * Chords across a shape, side by side, along a direction or a field of directions; cut into interlocking rows
  * where the stitch asks for it. A shape that forks or has a hole is worked section by section. mm.
  */
-import { chordsOfRegion, dot, extentAlong, fromAngle, insetRegion, leftOf, placeAt, type Point, type Region, step, subtract, unit } from '../geometry/index.ts'
+import {
+  type Chord,
+  chordsOfRegion,
+  dot,
+  extentAlong,
+  fromAngle,
+  insetRegion,
+  leftOf,
+  placeAt,
+  type Point,
+  type Region,
+  step,
+  subtract,
+  unit,
+} from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { fieldLines } from './direction-field.ts'
 import { failed, type Frame, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 
 export type ShapeGuide = Extract<ReadGuide, { kind: 'shape' }>
-
-export interface Chord {
-  readonly a: Point
-  readonly b: Point
-}
 
 export interface CutLengths {
   readonly first: readonly number[]
@@ -37,7 +46,6 @@ export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
     return failed(['pitch'], `Stitches ${pitchMm.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them in this shape. Ask for wider ones.`)
   const region = request.insetMm === 0 ? guide.region : insetRegion(guide.region, request.insetMm)
   const { sections, reach, gap } = sectionsAcross(guide, region, pitchMm, request.turnRad)
-  // Only where a drawn chord is long enough to hold a thread.
   const chords = sections.flat()
   if (chords.length === 0)
     return failed(

@@ -1,6 +1,6 @@
 /** Rows of a line stitch that fill a shape: rings inside the outline, the outer one first, or straight rows. mm. */
-import { areaOf, lerp, type MeasuredPath, measurePath, nearestPlace, placeAt, ringPath, shrinkRegion } from '../geometry/index.ts'
-import { type Chord, rowChords, type ShapeGuide } from './place-across.ts'
+import { areaOf, type Chord, lerp, type MeasuredPath, measurePath, nearestPlace, placeAt, ringPath, shrinkRegion } from '../geometry/index.ts'
+import { rowChords, type ShapeGuide } from './place-across.ts'
 
 const MOST_ROWS = 2000
 
