@@ -8,7 +8,7 @@ export async function signIn(page: Page, email = 'demo@lemmata.example', passwor
   await page.getByLabel('E-mail address').fill(email)
   await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Shelf', exact: true })).toBeVisible()
 }
 
 let accounts = 0

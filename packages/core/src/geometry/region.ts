@@ -14,8 +14,8 @@ export type Region = readonly (readonly Point[])[]
 
 /** Decimals of a millimetre that offsetting keeps. */
 const OFFSET_DECIMALS = 4
-/** An inner ring follows its outline to this: a fortieth of the finest thread, and a tenth of the points. */
-const THINNED_MM = 0.005
+/** An inner ring follows its outline to this: a twentieth of the finest thread, and a fifteenth of the points. */
+const THINNED_MM = 0.01
 
 /**
  * Where the line `along . p = at` lies inside the region: `a` on the side to the left of `along`. One chord
@@ -64,7 +64,7 @@ export function isInRegion(region: Region, at: Point): boolean {
 export function shrinkRegion(region: Region, byMm: number): Point[][] {
   const wound = region.map((ring, index) => wind(ring, index === 0))
   if (byMm === 0) return wound.map((ring) => [...ring].reverse())
-  return inflatePathsD(
+  return inflated(
     wound.map((ring) =>
       ramerDouglasPeuckerD(
         ring.map(({ x, y }) => ({ x, y })),
@@ -72,11 +72,20 @@ export function shrinkRegion(region: Region, byMm: number): Point[][] {
       ),
     ),
     -byMm,
-    JoinType.Miter,
-    EndType.Polygon,
-    2,
-    OFFSET_DECIMALS,
-  ).map((ring) => ring.map(({ x, y }) => ({ x, y })).reverse())
+  )
+}
+
+/** Rings as `shrinkRegion` gives them, made smaller again: ring upon ring this is far quicker than from the outline each time. */
+export function shrinkRings(rings: readonly (readonly Point[])[], byMm: number): Point[][] {
+  return inflated(
+    rings.map((ring) => [...ring].reverse()),
+    -byMm,
+  )
+}
+
+function inflated(wound: readonly (readonly Point[])[], byMm: number): Point[][] {
+  const paths = wound.map((ring) => ring.map(({ x, y }) => ({ x, y })))
+  return inflatePathsD(paths, byMm, JoinType.Miter, EndType.Polygon, 2, OFFSET_DECIMALS).map((ring) => ring.map(({ x, y }) => ({ x, y })).reverse())
 }
 
 /** Made smaller by as much as asked, or by as large a part of it as leaves something. */

@@ -177,9 +177,9 @@ function alongVein(guide: ShapeGuide): LineGuide {
   const some = guide.outline.points.filter((_, index) => guide.outline.points.length < 200 || index % 5 === 0)
   for (const a of some) {
     for (const b of some) {
-      const size = Math.hypot(a.x - b.x, a.y - b.y)
-      if (size > longest + 1e-9) {
-        longest = size
+      const square = (a.x - b.x) ** 2 + (a.y - b.y) ** 2
+      if (square > longest + 1e-9) {
+        longest = square
         ends = [a, b]
       }
     }

@@ -1,5 +1,5 @@
 /** Rows of a line stitch that fill a shape: rings inside the outline, the outer one first, or straight rows. mm. */
-import { areaOf, type Chord, lerp, type MeasuredPath, measurePath, nearestPlace, placeAt, ringPath, shrinkRegion } from '../geometry/index.ts'
+import { areaOf, type Chord, lerp, type MeasuredPath, measurePath, nearestPlace, placeAt, ringPath, shrinkRegion, shrinkRings } from '../geometry/index.ts'
 import { rowChords, type ShapeGuide } from './place-across.ts'
 
 const MOST_ROWS = 2000
@@ -18,9 +18,8 @@ function straightRows(chords: readonly Chord[], shortestMm: number): MeasuredPat
 function rings(guide: ShapeGuide, spacingMm: number, shortestMm: number): MeasuredPath[] {
   const rows: MeasuredPath[] = []
   const middles: MeasuredPath[] = []
-  for (let count = 0; count < MOST_ROWS; count += 1) {
-    const parts = shrinkRegion(guide.region, (count + 0.5) * spacingMm)
-    if (parts.length === 0) break
+  let parts = shrinkRegion(guide.region, spacingMm / 2)
+  for (let count = 0; count < MOST_ROWS && parts.length > 0; count += 1) {
     for (const part of parts) {
       const ring = ringPath(part)
       if (!ring) continue
@@ -36,17 +35,18 @@ function rings(guide: ShapeGuide, spacingMm: number, shortestMm: number): Measur
         }
       }
     }
+    parts = shrinkRings(parts, spacingMm)
   }
   return rows
 }
 
 function acrossRing({ points }: MeasuredPath): MeasuredPath | null {
-  let ends: { size: number; a: number; b: number } = { size: 0, a: 0, b: 0 }
+  let ends: { square: number; a: number; b: number } = { square: 0, a: 0, b: 0 }
   for (const [a, from] of points.entries()) {
     for (let b = a + 1; b < points.length; b += 1) {
       const to = points[b] as typeof from
-      const size = Math.hypot(from.x - to.x, from.y - to.y)
-      if (size > ends.size) ends = { size, a, b }
+      const square = (from.x - to.x) ** 2 + (from.y - to.y) ** 2
+      if (square > ends.square) ends = { square, a, b }
     }
   }
   const [a, b] = [points[ends.a], points[ends.b]]
