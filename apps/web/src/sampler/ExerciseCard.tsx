@@ -62,6 +62,27 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
           />
         )}
       </Field>
+      {stitch?.variants && (
+        <Field label="Version" hint={exercise.variant === undefined ? undefined : stitch.variants[exercise.variant]?.because}>
+          {(id) => (
+            <Select<string>
+              id={id}
+              value={exercise.variant ?? ''}
+              options={[
+                { value: '', label: 'as the Brief and the guide ask' },
+                ...Object.entries(stitch.variants ?? {}).map(([value, variant]) => ({ value, label: variant.name })),
+              ]}
+              onChange={(variant) =>
+                edit(
+                  variant === ''
+                    ? { kind: 'change-exercise', id: exercise.id, set: {}, clear: ['variant'] }
+                    : { kind: 'change-exercise', id: exercise.id, set: { variant } },
+                )
+              }
+            />
+          )}
+        </Field>
+      )}
       <Field label="Also allowed">
         {(id) => (
           <Select<string[]>

@@ -61,7 +61,7 @@ describe('documents', () => {
   })
 
   it.each([
-    [{ exercises: [{ id: 'a' }] }, /exercises\[0\]\.name/],
+    [{ exercises: [{ id: 'a' }] }, /exercises\[0\]\.name: this is missing; add it \(a text\)/],
     [{ cloth: { kind: 'velvet' } }, /cloth/],
     [{ threads: [{ id: 't', kind: 'rope', colour: { name: 'x', hex: '#000000' } }] }, /this kind of thread is not known/],
     [{ brief: { startDate: '2026-02-31' } }, /startDate.*(exist|date)/],

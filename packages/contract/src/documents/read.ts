@@ -87,5 +87,16 @@ export function pathInWords(path: readonly (string | number)[]): string {
 }
 
 function sentence(message: string): string {
+  const missing = /^Invalid input: expected (\w+), received undefined$/.exec(message)
+  if (missing) return `this is missing; add it (${KINDS[missing[1] as string] ?? 'a value'}).`
   return /[.!?]$/.test(message) ? message : `${message}.`
+}
+
+const KINDS: Readonly<Record<string, string>> = {
+  string: 'a text',
+  number: 'a number',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'an object',
+  tuple: 'a list',
 }

@@ -122,7 +122,15 @@ const place = z.union([
   z.strictObject({
     across: z.strictObject({
       pitch: expression,
-      cuts: z.strictObject({ first: z.array(expression).min(1).max(24), step: expression, bite: expression.optional(), min: expression.optional() }).optional(),
+      cuts: z
+        .strictObject({
+          first: z.array(expression).min(1).max(24),
+          step: expression,
+          bite: expression.optional(),
+          min: expression.optional(),
+          by: z.enum(['row', 'column']).optional(),
+        })
+        .optional(),
       turn: expression.optional(),
       inset: expression.optional(),
     }),

@@ -183,6 +183,23 @@ describe('fills as the eye sees them', () => {
     }
   })
 
+  it('long and short in columns: the same stitches, each pierced by the next, a column at a time', () => {
+    const shape = { kind: 'shape', path: 'M 0 0 L 16 0 L 16 18 L 0 18 Z' } as const
+    const ends = (variant?: string) =>
+      work('long-and-short', shape, variant ? { variant } : {}).worked.segments.flatMap((one) =>
+        one.side === 'front' ? [[one.points[0], one.points.at(-1)].map((at) => `${at?.x.toFixed(2)},${at?.y.toFixed(2)}`).join(' ')] : [],
+      )
+    expect(ends('columns')).toHaveLength(ends().length)
+    const { worked } = work('long-and-short', shape, { variant: 'columns' })
+    expect(worked.motions.split).toBe(work('long-and-short', shape).worked.motions.split)
+    // Across the columns the needle only ever goes on: it never comes back to one that is finished.
+    const front = worked.segments.filter((one) => one.side === 'front')
+    const across = Math.abs((front[0]?.points[0]?.x ?? 0) - (front[0]?.points.at(-1)?.x ?? 0)) > 1 ? 'y' : 'x'
+    const places = front.map((one) => one.points[0]?.[across] ?? Number.NaN)
+    const sign = Math.sign((places.at(-1) as number) - (places[0] as number))
+    for (const [index, place] of places.entries()) if (index > 0) expect(sign * (place - (places[index - 1] as number))).toBeGreaterThan(-0.01)
+  })
+
   it('brick: neighbouring columns half a stitch apart', () => {
     const done = work('brick-stitch', { kind: 'shape', path: 'M 0 0 L 18 0 L 18 12 L 0 12 Z', directions: ['M 0 0 L 0 12'] }, { parameters: { L: 4 } })
     const columns = new Map<string, number[]>()

@@ -182,6 +182,8 @@ export interface Cuts {
   readonly bite?: Expression | undefined
   /** A rest shorter than this is joined to the stitch before it. */
   readonly min?: Expression | undefined
+  /** Worked row by row, or each column to its end before the next. Row by row unless said. */
+  readonly by?: 'row' | 'column' | undefined
 }
 
 export type Place =

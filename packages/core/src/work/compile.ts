@@ -110,6 +110,7 @@ class Compiler {
               step: this.expression(cuts.step, [...path, 'cuts', 'step']),
               bite: this.maybe(cuts.bite, [...path, 'cuts', 'bite']),
               min: this.maybe(cuts.min, [...path, 'cuts', 'min']),
+              by: cuts.by ?? 'row',
             }
           : null,
       }

@@ -112,7 +112,13 @@ export type CompiledPlace =
       readonly pitch: Compiled
       readonly turn: Compiled | null
       readonly inset: Compiled | null
-      readonly cuts: { readonly first: readonly Compiled[]; readonly step: Compiled; readonly bite: Compiled | null; readonly min: Compiled | null } | null
+      readonly cuts: {
+        readonly first: readonly Compiled[]
+        readonly step: Compiled
+        readonly bite: Compiled | null
+        readonly min: Compiled | null
+        readonly by: 'row' | 'column'
+      } | null
     }
   | { readonly kind: 'once' }
   | { readonly kind: 'whole' }

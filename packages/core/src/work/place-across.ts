@@ -28,6 +28,7 @@ export interface CutLengths {
   readonly step: number
   readonly bite: number
   readonly min: number
+  readonly by: 'row' | 'column'
 }
 
 export interface AcrossRequest {
@@ -120,13 +121,14 @@ function chordFrame({ a, b }: Chord, mirror: boolean, values: Readonly<Record<st
 /**
  * The interlock rule: a chord measured from `a` is cut at first[col mod m] + r step; stitch r reaches from the
  * cut before it, less the bite, to its own; the last is stretched to `b` when less than `min` would be left.
- * Rows are worked to and fro. Null when the rows do not advance.
+ * Rows are worked to and fro, or column by column. Null when the rows do not advance.
  */
 function rowFrames(sections: readonly (readonly Chord[])[], cuts: CutLengths, mirror: boolean): Frame[] | null {
   if (!(cuts.step > 0) || cuts.first.length === 0 || cuts.first.some((one) => !(one > cuts.bite))) return null
   const frames: Frame[] = []
   for (const section of sections) {
     const rows: Frame[][] = []
+    const columns: Frame[][] = []
     for (const [col, chord] of section.entries()) {
       const span = Math.hypot(chord.a.x - chord.b.x, chord.a.y - chord.b.y)
       const direction = unit(subtract(chord.b, chord.a))
@@ -137,9 +139,15 @@ function rowFrames(sections: readonly (readonly Chord[])[], cuts: CutLengths, mi
         const cut = (cuts.first[col % cuts.first.length] as number) + row * cuts.step
         const to = span - cut < cuts.min ? span : cut
         const piece = { a: step(chord.a, direction, row === 0 ? 0 : from - cuts.bite), b: step(chord.a, direction, to) }
-        ;(rows[row] ??= []).push(chordFrame(piece, mirror, { row, col }))
+        const frame = chordFrame(piece, mirror, { row, col })
+        ;(rows[row] ??= []).push(frame)
+        ;(columns[col] ??= []).push(frame)
         from = to
       }
+    }
+    if (cuts.by === 'column') {
+      frames.push(...(mirror ? columns.reverse() : columns).flat())
+      continue
     }
     // Row by row for either hand; the left one begins each from the other side.
     for (const [row, list] of rows.entries()) frames.push(...((row % 2 === 0) !== mirror ? list : list.reverse()))

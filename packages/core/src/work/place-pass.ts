@@ -59,7 +59,7 @@ export function placePass(request: PlaceRequest): Placed {
         turnRad: (maybe(place.turn) * Math.PI) / 180,
         insetMm: maybe(place.inset),
         cuts: place.cuts
-          ? { first: place.cuts.first.map(value), step: value(place.cuts.step), bite: maybe(place.cuts.bite), min: maybe(place.cuts.min) }
+          ? { first: place.cuts.first.map(value), step: value(place.cuts.step), bite: maybe(place.cuts.bite), min: maybe(place.cuts.min), by: place.cuts.by }
           : null,
       })
     case 'once':

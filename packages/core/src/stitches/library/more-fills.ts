@@ -16,10 +16,10 @@ const padding = (inset: string): Pass => ({
   ],
 })
 
-const longAndShort = (more: Partial<Pass> = {}): Pass => ({
+const longAndShort = (more: Partial<Pass> = {}, by: 'row' | 'column' = 'row'): Pass => ({
   name: 'rows',
   lie: 'flat',
-  place: { across: { pitch: 'P', cuts: { first: ['L', 'L*f'], step: 'L-b', bite: 'b', min: 2 } } },
+  place: { across: { pitch: 'P', cuts: { first: ['L', 'L*f'], step: 'L-b', bite: 'b', min: 2, by } } },
   repeat: [
     { up: 'a', when: 'first-row' },
     { up: 'a', split: 'st*', when: 'later-row' },
@@ -170,6 +170,13 @@ export const moreFills: readonly StitchDocument[] = [
     guide: ['shape'],
     parameters: { ...SPACING, ...LENGTHS },
     passes: [longAndShort()],
+    variants: {
+      columns: {
+        name: 'Columns, one after the other',
+        because: 'Each column is finished before the next, so the eye keeps its direction; the rows are harder to judge.',
+        passes: [longAndShort({}, 'column')],
+      },
+    },
     marks: 'guide-only',
     practice: { kind: 'shape', widthMm: 16, heightMm: 18, outline: 'rectangle' },
     goodFor: ['soft shading', 'skies and petals too wide for satin'],
