@@ -26,6 +26,22 @@ export const overruledWays = z.object(ways).partial()
 /** The brief's choices, complete: whatever a file leaves out is the usual way. */
 export const waysOfWorking = overruledWays.transform((given): WaysOfWorking => waysFor({ waysOfWorking: USUAL_WAYS }, given))
 
+const weight = z.number().min(0).max(5).optional()
+export const wishes = z.object({ evenness: weight, novelty: weight, return: weight, variety: weight, minutes: weight })
+const factor = z.number().min(0.25).max(4).optional()
+export const hardFor = z.object({
+  loops: factor,
+  knots: factor,
+  surface: factor,
+  edges: factor,
+  placing: factor,
+  laying: factor,
+  counting: factor,
+  sequence: factor,
+  small: factor,
+  unmarked: factor,
+})
+
 export const brief = z.object({
   level: z.enum(['beginner', 'improver', 'experienced']).default('beginner'),
   learners: z.number().int().min(0).max(500).default(8),
@@ -38,6 +54,8 @@ export const brief = z.object({
   skipDates: z.array(isoDate).max(200).optional(),
   purpose: longText.optional(),
   waysOfWorking: waysOfWorking.prefault({}),
+  wishes: wishes.optional(),
+  hardFor: hardFor.optional(),
 })
 
 export const cloth = z.object({
@@ -109,6 +127,7 @@ export const exercise = z.object({
   asShown: z.object({ strands: z.number().int().min(1).max(12).optional(), pitchMm: lengthMm.optional(), colour: colour.optional() }).optional(),
   pins: z
     .object({
+      excluded: z.boolean().optional(),
       lesson: id.optional(),
       first: z.boolean().optional(),
       last: z.boolean().optional(),
@@ -117,6 +136,7 @@ export const exercise = z.object({
       together: z.array(id).max(100).optional(),
     })
     .optional(),
+  homePercent: z.number().min(0).max(90).optional(),
   hold: z.enum(['tight', 'easy', 'free']).optional(),
   toleranceMm: z.number().min(0.01).max(20).optional(),
   waysOfWorking: overruledWays.optional(),
@@ -138,6 +158,7 @@ export const exercise = z.object({
 }) satisfies z.ZodType<Exercise>
 
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })
+export const keptOrder = z.object({ id, name: shortText, exercises: z.array(id).max(500), lessons: z.array(z.array(id).max(100)).max(200) })
 
 /** At most so many exercises in one sampler: four times the largest course that teachers describe. */
 export const MOST_EXERCISES = 160
@@ -155,6 +176,7 @@ export const sampler = z
     threads: z.array(thread).max(200).default([]),
     exercises: z.array(exercise).max(MOST_EXERCISES),
     lessons: z.array(lesson).max(200).default([]),
+    keptOrders: z.array(keptOrder).max(50).optional(),
     stitches: z.array(stitchDocument).max(100).default([]),
   })
   .superRefine((document, context) => {

@@ -3,7 +3,7 @@ import { error, failure, type Result, success } from '@lemmata/core/base'
 import { applyOperation, type Operation, type Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { problemsOf } from '../documents/read.ts'
-import { brief, cloth, exercise, hoop, lesson, overruledWays, sampler as samplerSchema, thread } from '../documents/sampler.ts'
+import { brief, cloth, exercise, hardFor, hoop, keptOrder, lesson, overruledWays, sampler as samplerSchema, thread, wishes } from '../documents/sampler.ts'
 import { stitchDocument } from '../documents/stitch.ts'
 import { id, shortText } from '../documents/primitives.ts'
 
@@ -21,6 +21,8 @@ const briefChange = z.object({
   skipDates: brief.shape.skipDates,
   purpose: brief.shape.purpose,
   waysOfWorking: overruledWays.optional(),
+  wishes: wishes.optional(),
+  hardFor: hardFor.optional(),
 })
 const exerciseKeys = Object.keys(exerciseChange.shape) as [keyof typeof exerciseChange.shape, ...(keyof typeof exerciseChange.shape)[]]
 /** What an exercise cannot be without. */
@@ -29,7 +31,11 @@ const NEEDED: readonly string[] = ['name', 'stitch', 'guide']
 export const operation = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('rename'), name: shortText }),
   z.object({ kind: z.literal('set-units'), units: z.enum(['mm', 'in']) }),
-  z.object({ kind: z.literal('change-brief'), set: briefChange, clear: z.array(z.enum(['startDate', 'everyDays', 'skipDates', 'purpose'])).optional() }),
+  z.object({
+    kind: z.literal('change-brief'),
+    set: briefChange,
+    clear: z.array(z.enum(['startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor'])).optional(),
+  }),
   z.object({ kind: z.literal('set-cloth'), cloth }),
   z.object({ kind: z.literal('set-hoop'), hoop: hoop.nullable() }),
   z.object({ kind: z.literal('put-thread'), thread, at: place }),
@@ -44,6 +50,9 @@ export const operation = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('order-exercises'), ids: z.array(id).max(1000) }),
   z.object({ kind: z.literal('set-lessons'), lessons: z.array(lesson).max(200) }),
+  z.object({ kind: z.literal('set-order'), ids: z.array(id).max(500), lessons: z.array(lesson).max(200) }),
+  z.object({ kind: z.literal('keep-order'), order: keptOrder, at: z.number().int().min(0).max(50) }),
+  z.object({ kind: z.literal('drop-order'), id }),
   z.object({ kind: z.literal('put-stitch'), stitch: stitchDocument }),
   z.object({ kind: z.literal('remove-stitch'), id }),
 ]) satisfies z.ZodType<Operation>

@@ -4,7 +4,7 @@ import type { StitchDocument } from '../notation/index.ts'
 import { type Cloth, findClothKind } from '../materials/index.ts'
 
 export interface Surroundings {
-  readonly brief: Pick<Brief, 'waysOfWorking' | 'level'>
+  readonly brief: Pick<Brief, 'waysOfWorking' | 'level' | 'hardFor'>
   readonly cloth: SamplerCloth
   readonly threads: readonly SamplerThread[]
   readonly stitches: readonly StitchDocument[]

@@ -7,6 +7,7 @@ import { caution, error, failure, type Problem, type Result, success } from '../
 import { tightestRadius } from '../geometry/index.ts'
 import { guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
 import {
+  classWeights,
   measureCoverage,
   measureMinutes,
   measureThread,
@@ -105,18 +106,21 @@ function measure(half: Halfway): WorkedExercise {
   const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
   const length = mainLength(assigned.parameters)
   const radius = guide.kind === 'line' ? tightestRadius(guide.path, Math.max(1, worked.fitted.pitchMm)) : Number.POSITIVE_INFINITY
-  const difficulty = rateDifficulty({
-    motions: worked.motions,
-    repeats: worked.repeats,
-    moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
-    special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
-    lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
-    bend: radius === Number.POSITIVE_INFINITY ? 0 : worked.fitted.pitchMm / radius,
-    corners: guide.kind === 'line' ? guide.path.corners.length : 0,
-    unmarked: guide.kind === 'shape' ? 0 : 1 - markedShare(worked, marks, materials.e),
-    strands: bundle.strands,
-    minutes: minutes.total,
-  })
+  const difficulty = rateDifficulty(
+    {
+      motions: worked.motions,
+      repeats: worked.repeats,
+      moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
+      special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
+      lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
+      bend: radius === Number.POSITIVE_INFINITY ? 0 : worked.fitted.pitchMm / radius,
+      corners: guide.kind === 'line' ? guide.path.corners.length : 0,
+      unmarked: guide.kind === 'shape' ? 0 : 1 - markedShare(worked, marks, materials.e),
+      strands: bundle.strands,
+      minutes: minutes.total,
+    },
+    classWeights(around.brief.hardFor),
+  )
   return {
     exercise,
     assigned,

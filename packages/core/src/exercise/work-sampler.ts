@@ -27,7 +27,8 @@ function isSameAround(a: Surroundings, b: Surroundings): boolean {
     a.threads === b.threads &&
     a.stitches === b.stitches &&
     a.brief.level === b.brief.level &&
-    a.brief.waysOfWorking === b.brief.waysOfWorking
+    a.brief.waysOfWorking === b.brief.waysOfWorking &&
+    a.brief.hardFor === b.brief.hardFor
   )
 }
 

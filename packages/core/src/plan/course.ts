@@ -3,34 +3,69 @@
  * what. Rests-on comes from the moves and does not depend on the order.
  */
 import type { WorkedExercise } from '../exercise/index.ts'
+import type { Pins } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
+import { type ClothReason, orderOnCloth } from './on-cloth.ts'
 
 export interface CourseItem {
   readonly id: string
   readonly name: string
   readonly difficulty: number
+  /** Minutes that count against the lesson: all of it, or the part done in class. */
   readonly minutes: number
+  readonly homeMinutes: number
   readonly motions: readonly Motion[]
-  /** Ids that must be worked first on the cloth. */
-  readonly after: readonly string[]
+  readonly family: string
+  readonly stitch: string
+  /** The stitch that a composite or a filling of rows is built on. */
+  readonly base: string | null
+  /** What must be worked first on the cloth, and why. */
+  readonly after: readonly { readonly id: string; readonly because: ClothReason }[]
+  /** Stands free of the cloth or carries beads: worked when everything around it is done. */
+  readonly detached: boolean
+  readonly pins: Pins
 }
 
 /** Coming up, going down and working backwards is holding a needle: taught with whatever comes first. */
 const PLAIN: readonly Motion[] = ['up', 'down', 'turn-back']
 
+/** Two halves of one thing are taught as one. */
+const TAUGHT_AS: Readonly<Partial<Record<Motion, Motion>>> = { 'leave-loop': 'catch-loop', wind: 'wrap', pin: 'round-pin', plunge: 'lay', tie: 'lay' }
+
+const FREE_OF_THE_CLOTH: readonly Motion[] = ['stand', 'bead', 'round-pin']
+
 export function motionsOf(done: WorkedExercise): readonly Motion[] {
   return (Object.keys(done.worked.motions) as Motion[]).filter((motion) => !PLAIN.includes(motion)).sort()
 }
 
+/** The motions as a lesson brings them: leaving a loop and catching it is one thing to learn. */
+export function taughtMotions(motions: readonly Motion[]): readonly Motion[] {
+  return [...new Set(motions.map((motion) => TAUGHT_AS[motion] ?? motion))].sort()
+}
+
+/** The exercises that are taught (not those the teacher has set aside), as far as they can be worked. */
 export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[] {
-  return done.map((one) => ({
-    id: one.exercise.id,
-    name: one.exercise.name,
-    difficulty: one.difficulty.score,
-    minutes: one.minutes.total,
-    motions: motionsOf(one),
-    after: one.exercise.after ?? [],
-  }))
+  const taught = done.filter((one) => !one.exercise.pins?.excluded)
+  const lies = orderOnCloth(taught)
+  return taught.map((one) => {
+    const { exercise, assigned } = one
+    const motions = motionsOf(one)
+    const home = (exercise.homePercent ?? 0) / 100
+    return {
+      id: exercise.id,
+      name: exercise.name,
+      difficulty: one.difficulty.score,
+      minutes: one.minutes.total * (1 - home),
+      homeMinutes: one.minutes.total * home,
+      motions: taughtMotions(motions),
+      family: assigned.document.family ?? 'other',
+      stitch: exercise.stitch,
+      base: assigned.document.base ?? null,
+      after: [...(exercise.after ?? []).map((id) => ({ id, because: 'said' as const })), ...(lies.get(exercise.id) ?? [])],
+      detached: motions.some((motion) => FREE_OF_THE_CLOTH.includes(motion)),
+      pins: exercise.pins ?? {},
+    }
+  })
 }
 
 export interface RestsOn {
@@ -40,17 +75,31 @@ export interface RestsOn {
 
 /** For each motion of an exercise, the easiest exercise of the course that has it (ties by id); none if it is that one itself. */
 export function restsOn(course: readonly Pick<CourseItem, 'id' | 'difficulty' | 'motions'>[]): ReadonlyMap<string, readonly RestsOn[]> {
-  const easiest = new Map<Motion, { id: string; difficulty: number }>()
-  for (const item of [...course].sort((a, b) => a.difficulty - b.difficulty || a.id.localeCompare(b.id))) {
-    for (const motion of item.motions) if (!easiest.has(motion)) easiest.set(motion, item)
-  }
+  const easiest = new Map<Motion, string>()
+  for (const item of byDifficulty(course)) for (const motion of item.motions) if (!easiest.has(motion)) easiest.set(motion, item.id)
   return new Map(
     course.map((item) => [
       item.id,
       item.motions.flatMap((motion) => {
-        const first = easiest.get(motion)
-        return first && first.id !== item.id ? [{ on: first.id, motion }] : []
+        const first = easiest.get(motion) as string
+        return first === item.id ? [] : [{ on: first, motion }]
       }),
     ]),
   )
+}
+
+/** For each composite, the easiest exercise of the course in the stitch that it is built on. */
+export function restsOnBase(course: readonly CourseItem[]): ReadonlyMap<string, string> {
+  const easiest = new Map<string, string>()
+  for (const item of byDifficulty(course)) if (!easiest.has(item.stitch)) easiest.set(item.stitch, item.id)
+  return new Map(
+    course.flatMap((item) => {
+      const base = item.base === null ? undefined : easiest.get(item.base)
+      return base === undefined || base === item.id ? [] : [[item.id, base] as const]
+    }),
+  )
+}
+
+export function byDifficulty<T extends Pick<CourseItem, 'id' | 'difficulty'>>(course: readonly T[]): T[] {
+  return [...course].sort((a, b) => a.difficulty - b.difficulty || (a.id < b.id ? -1 : 1))
 }

@@ -4,13 +4,13 @@
  */
 import { error, failure, type Result, success, unreachable } from '../base/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { Brief, Exercise, Hoop, Lesson, OverruledWays, Sampler, SamplerCloth, SamplerThread } from './types.ts'
+import type { Brief, Exercise, Hoop, KeptOrder, Lesson, OverruledWays, Sampler, SamplerCloth, SamplerThread } from './types.ts'
 
 export type ExerciseChange = { readonly [Key in Exclude<keyof Exercise, 'id'>]?: Exercise[Key] | undefined }
 export type BriefChange = { readonly [Key in Exclude<keyof Brief, 'waysOfWorking'>]?: Brief[Key] | undefined } & {
   readonly waysOfWorking?: OverruledWays | undefined
 }
-type ClearableBriefKey = 'startDate' | 'everyDays' | 'skipDates' | 'purpose'
+type ClearableBriefKey = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor'
 
 export type Operation =
   | { readonly kind: 'rename'; readonly name: string }
@@ -25,6 +25,10 @@ export type Operation =
   | { readonly kind: 'change-exercise'; readonly id: string; readonly set: ExerciseChange; readonly clear?: readonly (keyof ExerciseChange)[] | undefined }
   | { readonly kind: 'order-exercises'; readonly ids: readonly string[] }
   | { readonly kind: 'set-lessons'; readonly lessons: readonly Lesson[] }
+  /** The order of teaching: the exercises and their lessons, at once. */
+  | { readonly kind: 'set-order'; readonly ids: readonly string[]; readonly lessons: readonly Lesson[] }
+  | { readonly kind: 'keep-order'; readonly order: KeptOrder; readonly at: number }
+  | { readonly kind: 'drop-order'; readonly id: string }
   | { readonly kind: 'put-stitch'; readonly stitch: StitchDocument }
   | { readonly kind: 'remove-stitch'; readonly id: string }
 
@@ -67,6 +71,12 @@ export function applyOperation(sampler: Sampler, operation: Operation): Result<S
       return success({ ...sampler, exercises: inOrder(sampler.exercises, operation.ids) })
     case 'set-lessons':
       return success({ ...sampler, lessons: operation.lessons })
+    case 'set-order':
+      return success({ ...sampler, exercises: inOrder(sampler.exercises, operation.ids), lessons: operation.lessons })
+    case 'keep-order':
+      return success({ ...sampler, keptOrders: put(sampler.keptOrders ?? [], operation.order, operation.at) })
+    case 'drop-order':
+      return success({ ...sampler, keptOrders: (sampler.keptOrders ?? []).filter((order) => order.id !== operation.id) })
     case 'put-stitch': {
       const at = sampler.stitches.findIndex((stitch) => stitch.id === operation.stitch.id)
       return success({ ...sampler, stitches: put(sampler.stitches, operation.stitch, at < 0 ? sampler.stitches.length : at) })
@@ -122,6 +132,16 @@ export function invertOperation(before: Sampler, operation: Operation): Operatio
       return { kind: 'order-exercises', ids: before.exercises.map((exercise) => exercise.id) }
     case 'set-lessons':
       return { kind: 'set-lessons', lessons: before.lessons }
+    case 'set-order':
+      return { kind: 'set-order', ids: before.exercises.map((exercise) => exercise.id), lessons: before.lessons }
+    case 'keep-order': {
+      const at = (before.keptOrders ?? []).findIndex((order) => order.id === operation.order.id)
+      return at < 0 ? { kind: 'drop-order', id: operation.order.id } : { kind: 'keep-order', order: before.keptOrders?.[at] as KeptOrder, at }
+    }
+    case 'drop-order': {
+      const at = (before.keptOrders ?? []).findIndex((order) => order.id === operation.id)
+      return at < 0 ? null : { kind: 'keep-order', order: before.keptOrders?.[at] as KeptOrder, at }
+    }
     case 'put-stitch': {
       const was = before.stitches.find((stitch) => stitch.id === operation.stitch.id)
       return was ? { kind: 'put-stitch', stitch: was } : { kind: 'remove-stitch', id: operation.stitch.id }

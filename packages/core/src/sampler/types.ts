@@ -36,6 +36,8 @@ export interface Brief {
   readonly skipDates?: readonly string[] | undefined
   readonly purpose?: string | undefined
   readonly waysOfWorking: WaysOfWorking
+  readonly wishes?: WishWeights | undefined
+  readonly hardFor?: HardFor | undefined
 }
 
 export interface Colour {
@@ -114,8 +116,41 @@ export interface TrialNote {
   readonly votes?: number | undefined
 }
 
+/** How much each wish weighs when an order is sought: 1 is usual. */
+export interface WishWeights {
+  readonly evenness?: number | undefined
+  readonly novelty?: number | undefined
+  readonly return?: number | undefined
+  readonly variety?: number | undefined
+  readonly minutes?: number | undefined
+}
+
+/** What a class finds harder or easier than usual: a factor on those loads; 1 is usual. */
+export interface HardFor {
+  readonly loops?: number | undefined
+  readonly knots?: number | undefined
+  readonly surface?: number | undefined
+  readonly edges?: number | undefined
+  readonly placing?: number | undefined
+  readonly laying?: number | undefined
+  readonly counting?: number | undefined
+  readonly sequence?: number | undefined
+  readonly small?: number | undefined
+  readonly unmarked?: number | undefined
+}
+
+/** An order that the teacher keeps beside the one in use. */
+export interface KeptOrder {
+  readonly id: string
+  readonly name: string
+  readonly exercises: readonly string[]
+  readonly lessons: readonly (readonly string[])[]
+}
+
 /** Where an exercise must stand in the course. */
 export interface Pins {
+  /** Not taught in this course; it keeps its place on the cloth. */
+  readonly excluded?: boolean | undefined
   readonly lesson?: string | undefined
   readonly first?: boolean | undefined
   readonly last?: boolean | undefined
@@ -143,6 +178,8 @@ export interface Exercise {
   readonly substitutes?: readonly Substitute[] | undefined
   readonly asShown?: { readonly strands?: number | undefined; readonly pitchMm?: number | undefined; readonly colour?: Colour | undefined } | undefined
   readonly pins?: Pins | undefined
+  /** The part that learners do at home, 0 to 90. */
+  readonly homePercent?: number | undefined
   readonly hold?: 'tight' | 'easy' | 'free' | undefined
   readonly toleranceMm?: number | undefined
   readonly waysOfWorking?: OverruledWays | undefined
@@ -169,5 +206,6 @@ export interface Sampler {
   readonly threads: readonly SamplerThread[]
   readonly exercises: readonly Exercise[]
   readonly lessons: readonly Lesson[]
+  readonly keptOrders?: readonly KeptOrder[] | undefined
   readonly stitches: readonly StitchDocument[]
 }

@@ -1,0 +1,152 @@
+/**
+ * Rules and pins that cannot all be kept: the smallest set of them that contradict each other. Rules of order contradict each
+ * other in circles, and the smallest set is the shortest circle; lessons contradict by their minutes.
+ */
+import { MINUTES_STEP, roomOf, unitsOf } from './cost.ts'
+import type { CourseItem } from './course.ts'
+import { andList, capital, namesIn, ruleInWords } from './rule-words.ts'
+import { reachable, type Rule } from './rules.ts'
+import type { CourseSettings } from './wishes.ts'
+
+export interface Conflict {
+  readonly rules: readonly Rule[]
+  readonly sentence: string
+}
+
+export function findConflict(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+  return circle(course, rules) ?? crowded(course, rules, settings) ?? outOfReach(course, rules, settings)
+}
+
+export function conflictOf(course: readonly CourseItem[], rules: readonly Rule[], more = ''): Conflict {
+  const words = rules.map((rule) => ruleInWords(rule, namesIn(course)))
+  return { rules, sentence: `These cannot all be kept: ${words.join('; ')}${more}. ${advice(rules)}` }
+}
+
+function advice(rules: readonly Rule[]): string {
+  const pinned = rules.some((rule) => rule.kind !== 'before' || rule.because.why.startsWith('pinned'))
+  return pinned ? 'Take one of the pins away.' : 'Change what lies over what on the cloth, or set one of them aside.'
+}
+
+interface Edge {
+  readonly to: string
+  readonly rules: readonly Rule[]
+}
+
+function circle(course: readonly CourseItem[], rules: readonly Rule[]): Conflict | null {
+  const group = groupsOf(course, rules)
+  const edges = new Map<string, Edge[]>()
+  const add = (from: string, to: string, because: readonly Rule[]): void => {
+    const [a, b] = [group.get(from) as string, group.get(to) as string]
+    // Within one lesson either may come first, unless a rule of order says so.
+    const pinnedApart = a === b && because.some((rule) => rule.kind === 'lesson')
+    if (a !== b || pinnedApart || from === to) edges.set(a, [...(edges.get(a) ?? []), { to: b, rules: [...because, ...joining(rules, from, to, a === b)] }])
+  }
+  for (const rule of rules) if (rule.kind === 'before') add(rule.first, rule.then, [rule])
+  const lessons = rules.filter((rule) => rule.kind === 'lesson')
+  for (const one of lessons) for (const other of lessons) if (one.lesson < other.lesson) add(one.id, other.id, [one, other])
+  // Order within a lesson must hold without the groups too.
+  const plain = new Map<string, Edge[]>()
+  for (const rule of rules) if (rule.kind === 'before') plain.set(rule.first, [...(plain.get(rule.first) ?? []), { to: rule.then, rules: [rule] }])
+  const found = [shortestCircle(plain), shortestCircle(edges)].filter((one) => one !== null).sort((a, b) => a.length - b.length)[0]
+  if (!found) return null
+  const groups = rules.filter((rule) => rule.kind === 'together')
+  const needsGroups = !shortestCircle(plain) && groups.length > 0 && found.every((rule) => rule.kind !== 'together')
+  const touched = new Set(found.flatMap((rule) => (rule.kind === 'before' ? [rule.first, rule.then] : rule.kind === 'lesson' ? [rule.id] : [])))
+  const joined = needsGroups ? groups.filter((rule) => rule.ids.filter((id) => touched.has(id)).length > 1) : []
+  return conflictOf(course, [...new Set([...found, ...joined])])
+}
+
+function joining(rules: readonly Rule[], from: string, to: string, same: boolean): readonly Rule[] {
+  return same ? rules.filter((rule) => rule.kind === 'together' && rule.ids.includes(from) && rule.ids.includes(to)) : []
+}
+
+function shortestCircle(edges: ReadonlyMap<string, readonly Edge[]>): readonly Rule[] | null {
+  let best: readonly Rule[] | null = null
+  for (const start of edges.keys()) {
+    const came = new Map<string, { from: string; edge: Edge }>()
+    const open = [start]
+    for (let index = 0; index < open.length && !came.has(start); index += 1) {
+      for (const edge of edges.get(open[index] as string) ?? []) {
+        if (came.has(edge.to)) continue
+        came.set(edge.to, { from: open[index] as string, edge })
+        open.push(edge.to)
+      }
+    }
+    if (!came.has(start)) continue
+    const used: Rule[] = []
+    let at = start
+    do {
+      const step = came.get(at) as { from: string; edge: Edge }
+      used.unshift(...step.edge.rules)
+      at = step.from
+    } while (at !== start)
+    const unique = [...new Set(used)]
+    if (best === null || unique.length < best.length) best = unique
+  }
+  return best
+}
+
+function groupsOf(course: readonly CourseItem[], rules: readonly Rule[]): Map<string, string> {
+  const group = new Map(course.map((item) => [item.id, item.id] as const))
+  for (const rule of rules) {
+    if (rule.kind !== 'together') continue
+    const all = new Set(rule.ids.map((id) => group.get(id)))
+    const name = group.get(rule.ids[0] as string) as string
+    for (const [id, one] of group) if (all.has(one)) group.set(id, name)
+  }
+  return group
+}
+
+/** More minutes in one lesson than it has: by a pin together, or by pins to the same lesson. */
+function crowded(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+  const room = roomOf(settings)
+  const group = groupsOf(course, rules)
+  const sizes = new Map<string, number>()
+  const places = new Map<string, Rule[]>()
+  const put = (place: string, rule: Rule | null, size: number): void => {
+    sizes.set(place, (sizes.get(place) ?? 0) + size)
+    if (rule) places.set(place, [...(places.get(place) ?? []), rule])
+  }
+  for (const item of course) {
+    const pin = rules.find((rule) => rule.kind === 'lesson' && rule.id === item.id)
+    const together = rules.filter((rule) => rule.kind === 'together' && rule.ids.includes(item.id))
+    const size = unitsOf(item, settings)
+    if (pin?.kind === 'lesson') put(`lesson ${pin.lesson}`, pin, size)
+    for (const rule of together.slice(0, 1)) put(`group ${group.get(item.id) as string}`, rule, size)
+  }
+  for (const [place, size] of sizes) {
+    const because = [...new Set(places.get(place))]
+    if (size > room && (because.length > 1 || because[0]?.kind === 'together'))
+      return conflictOf(course, because, `; they take ${size * MINUTES_STEP} minutes, and a lesson has ${settings.lessonMinutes}`)
+  }
+  return null
+}
+
+/** Too much, or too little, that may stand before an exercise pinned to a lesson. */
+function outOfReach(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+  const room = roomOf(settings)
+  const befores = rules.filter((rule) => rule.kind === 'before')
+  const forward = new Map<string, string[]>()
+  const backward = new Map<string, string[]>()
+  for (const { first, then } of befores) {
+    forward.set(first, [...(forward.get(first) ?? []), then])
+    backward.set(then, [...(backward.get(then) ?? []), first])
+  }
+  for (const rule of rules) {
+    if (rule.kind !== 'lesson') continue
+    const item = course.find((one) => one.id === rule.id) as CourseItem
+    const before = reachable(rule.id, backward)
+    const must = course.filter((one) => before.has(one.id)).reduce((total, one) => total + unitsOf(one, settings), 0)
+    if (must + unitsOf(item, settings) > (rule.lesson + 1) * room) {
+      const direct = befores.filter((one) => one.then === rule.id)
+      return conflictOf(course, [rule, ...direct], `; what must come before takes ${must * MINUTES_STEP} minutes`)
+    }
+    const may = course.length - 1 - reachable(rule.id, forward).size
+    if (may < rule.lesson) {
+      const name = namesIn(course)
+      const sentence = `${capital(ruleInWords(rule, name))}, but only ${may === 0 ? 'nothing' : andList([String(may)])} of the others may stand before it. Pin it to an earlier lesson.`
+      return { rules: [rule], sentence: sentence.replace('only nothing of', 'none of') }
+    }
+  }
+  return null
+}

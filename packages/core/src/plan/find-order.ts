@@ -1,0 +1,146 @@
+/** The best order of a course: the search and its bound, taken in turns until the answer is proven or the steps are spent. */
+import { boundOrder, type Completion } from './bound.ts'
+import { type CostTerms, costOf, type CoursePlan } from './cost.ts'
+import { type Conflict, conflictOf, findConflict } from './conflict.ts'
+import { byDifficulty, type CourseItem } from './course.ts'
+import { type OrderProblem, orderProblem } from './problem.ts'
+import { type Rule, rulesOf } from './rules.ts'
+import { searchOrder, type SearchResult } from './search.ts'
+import type { CourseSettings } from './wishes.ts'
+
+export interface OrderProgress {
+  /** Share of the work that is done, 0 to 1. */
+  readonly share: number
+  readonly best: CoursePlan | null
+  readonly cost: number
+  readonly bound: number
+}
+
+export type OrderAnswer =
+  | {
+      readonly found: true
+      readonly plan: CoursePlan
+      readonly cost: CostTerms
+      /** Proven: no permitted plan costs less. */
+      readonly bound: number
+      readonly optimal: boolean
+      /** Plans grown by a place. */
+      readonly steps: number
+    }
+  | { readonly found: false; readonly conflict: Conflict; readonly steps: number }
+
+/** Called now and then; answers false to stop, and the best so far is the answer. */
+export type OnProgress = (progress: OrderProgress) => boolean
+
+/** Table cells that may be filled for the bound, and plans that may be grown: about two seconds for forty exercises. */
+const BOUND_CELLS = 450_000_000
+const GROWN = 480_000
+/** As many plans of one length are kept when the course is small enough to prove outright. */
+const MOST_KEPT = 150_000
+const PROVEN_UP_TO = 14
+/** An order is improved by letting each exercise overtake so many, keeping so many plans of one length. */
+const REACH = 8
+const KEPT_NEAR = 150
+const MOST_TURNS = 8
+
+export function findOrder(course: readonly CourseItem[], settings: CourseSettings, onProgress?: OnProgress): OrderAnswer {
+  const rules = rulesOf(course, settings)
+  const problem = orderProblem(course, settings, rules)
+  const conflict = findConflict(course, rules, settings)
+  if (!problem || conflict) return { found: false, conflict: conflict ?? conflictOf(course, rules), steps: 0 }
+  return new Finder(problem, course, settings, rules, onProgress).find()
+}
+
+class Finder {
+  private best: SearchResult['lessons'] = null
+  private cost = Infinity
+  private bound = 0
+  private steps = 0
+  private stopped = false
+
+  constructor(
+    private readonly problem: OrderProblem,
+    private readonly course: readonly CourseItem[],
+    private readonly settings: CourseSettings,
+    private readonly rules: readonly Rule[],
+    private readonly onProgress: OnProgress | undefined,
+  ) {}
+
+  find(): OrderAnswer {
+    const { count, room } = this.problem
+    if (count === 0) return this.answer(true)
+    const small = count <= PROVEN_UP_TO
+    const width = Math.max(12, Math.min(MOST_KEPT, Math.round(GROWN / count ** 2)))
+    let completion = boundOrder(this.problem, Infinity, { rounds: 1 })
+    this.improve(completion, byDifficultyAllowed(this.problem), 0, 0.1)
+    if (!this.best && this.turn(completion, Math.min(30, width), 0.1, 0.2)) return this.answer(true)
+    const rounds = Math.max(6, Math.min(60, Math.round(BOUND_CELLS / (count ** 3 * room))))
+    if (!this.stopped && this.best) {
+      completion = boundOrder(this.problem, this.cost, { rounds, onRound: (share) => this.tell(0.2 + 0.3 * share) })
+      this.bound = Math.max(this.bound, completion.bound)
+      this.improve(completion, this.best.flat(), 0.5, 0.7)
+    }
+    if (!this.stopped && this.turn(completion, small ? MOST_KEPT : width, 0.7, 1)) return this.answer(true)
+    return this.answer(false)
+  }
+
+  /** The best within reach of an order, again and again until there is none better. */
+  private improve(completion: Completion, from: readonly number[], begin: number, end: number): void {
+    let order = from
+    for (let turn = 0; turn < MOST_TURNS && !this.stopped; turn += 1) {
+      const share = begin + ((end - begin) * turn) / MOST_TURNS
+      const found = searchOrder(this.problem, completion, this.cost, { width: KEPT_NEAR, near: { order, reach: REACH }, onPlace: () => this.tell(share) })
+      this.steps += found.steps
+      if (!found.lessons || found.cost >= this.cost - 1e-9) return
+      this.best = found.lessons
+      this.cost = found.cost
+      order = found.lessons.flat()
+    }
+  }
+
+  /** True when the best known is proven. */
+  private turn(completion: Completion, width: number, from: number, to: number): boolean {
+    const found = searchOrder(this.problem, completion, this.cost, { width, onPlace: (share) => this.tell(from + (to - from) * share) })
+    this.steps += found.steps
+    this.bound = Math.max(this.bound, Math.min(found.bound, this.cost))
+    if (found.lessons && found.cost < this.cost) {
+      this.best = found.lessons
+      this.cost = found.cost
+    }
+    if (found.complete) this.bound = this.cost
+    return found.complete || this.bound >= this.cost - 1e-9
+  }
+
+  private plan(): CoursePlan | null {
+    return this.best ? { lessons: this.best.map((lesson) => lesson.map((item) => (this.problem.items[item] as CourseItem).id)) } : null
+  }
+
+  private tell(share: number): boolean {
+    if (this.onProgress && !this.onProgress({ share, best: this.plan(), cost: this.cost, bound: this.bound })) this.stopped = true
+    return !this.stopped
+  }
+
+  private answer(optimal: boolean): OrderAnswer {
+    const plan = this.problem.count === 0 ? { lessons: [] } : this.plan()
+    if (!plan) {
+      const pins = this.rules.filter((rule) => rule.kind !== 'before' || rule.because.why.startsWith('pinned'))
+      return { found: false, conflict: conflictOf(this.course, pins, `; and a lesson has ${this.settings.lessonMinutes} minutes`), steps: this.steps }
+    }
+    const cost = costOf(plan, this.course, this.settings)
+    return { found: true, plan, cost, bound: optimal ? cost.total : this.bound, optimal, steps: this.steps }
+  }
+}
+
+/** The easiest first, of those whose turn it may be. */
+function byDifficultyAllowed({ items, earlier }: OrderProblem): number[] {
+  const order: number[] = []
+  const placed = new Set<number>()
+  const waiting = byDifficulty(items.map(({ id, difficulty }, index) => ({ id, difficulty, index }))).map((one) => one.index)
+  while (waiting.length > 0) {
+    const at = waiting.findIndex((item) => (earlier[item] as readonly number[]).every((one) => placed.has(one)))
+    const [item] = waiting.splice(at, 1) as [number]
+    order.push(item)
+    placed.add(item)
+  }
+  return order
+}

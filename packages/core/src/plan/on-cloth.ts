@@ -1,0 +1,86 @@
+/**
+ * What must come first where two exercises meet on the cloth: flat before raised, and a fill before its
+ * outline or after it, as the way of working says. Seen from the worked threads.
+ */
+import type { WorkedExercise } from '../exercise/index.ts'
+import { distance, isInRegion, nearestPlace, type Point } from '../geometry/index.ts'
+import type { Motion } from '../work/index.ts'
+
+/** `said`: the document says so; the others are seen from how the exercises lie. */
+export type ClothReason = 'said' | 'raised' | 'fill-first' | 'outline-first'
+
+/** Motions that leave the thread standing over the cloth. */
+const RAISED: readonly Motion[] = ['wrap', 'cast', 'stand', 'bead', 'pad', 'round-pin', 'weave']
+/** Threads nearer than this touch, mm. */
+const TOUCH_MM = 1
+/** A line that runs so near the edge of a shape for most of its way is its outline, mm. */
+const OUTLINE_MM = 1.5
+const MOST_OF_ITS_WAY = 0.7
+
+type After = readonly { readonly id: string; readonly because: ClothReason }[]
+
+export function orderOnCloth(done: readonly WorkedExercise[]): ReadonlyMap<string, After> {
+  const boxes = done.map(boxOf)
+  const after = new Map<string, { id: string; because: ClothReason }[]>()
+  const add = (then: WorkedExercise, first: WorkedExercise, because: ClothReason): void => {
+    after.set(then.exercise.id, [...(after.get(then.exercise.id) ?? []), { id: first.exercise.id, because }])
+  }
+  for (const [i, one] of done.entries()) {
+    for (const [j, other] of done.entries()) {
+      if (i >= j || !meet(boxes[i] as Box, boxes[j] as Box)) continue
+      if (outlines(one, other) || outlines(other, one)) {
+        const [line, fill] = outlines(one, other) ? [one, other] : [other, one]
+        if (line.assigned.ways.fillThenOutline) add(line, fill, 'fill-first')
+        else add(fill, line, 'outline-first')
+      } else if (isRaised(one) !== isRaised(other) && touch(one, other)) {
+        const [raised, flat] = isRaised(one) ? [one, other] : [other, one]
+        add(raised, flat, 'raised')
+      }
+    }
+  }
+  return after
+}
+
+function isRaised(done: WorkedExercise): boolean {
+  return RAISED.some((motion) => (done.worked.motions[motion] ?? 0) > 0)
+}
+
+interface Box {
+  readonly left: number
+  readonly top: number
+  readonly right: number
+  readonly bottom: number
+}
+
+function boxOf({ worked }: WorkedExercise): Box {
+  const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity }
+  for (const { x, y } of worked.holes) {
+    box.left = Math.min(box.left, x)
+    box.top = Math.min(box.top, y)
+    box.right = Math.max(box.right, x)
+    box.bottom = Math.max(box.bottom, y)
+  }
+  return box
+}
+
+function meet(a: Box, b: Box): boolean {
+  return a.left - TOUCH_MM < b.right && b.left - TOUCH_MM < a.right && a.top - TOUCH_MM < b.bottom && b.top - TOUCH_MM < a.bottom
+}
+
+/** The first is a line along the edge of the second's shape. */
+function outlines(line: WorkedExercise, fill: WorkedExercise): boolean {
+  if (line.guide.kind !== 'line' || fill.guide.kind !== 'shape') return false
+  const { outline } = fill.guide
+  const { holes } = line.worked
+  const near = holes.filter((hole) => nearestPlace(outline, hole).distance < OUTLINE_MM).length
+  return near >= MOST_OF_ITS_WAY * holes.length
+}
+
+/** Some hole of one lies on the other's shape or beside one of its holes. */
+function touch(a: WorkedExercise, b: WorkedExercise): boolean {
+  const inside = (done: WorkedExercise, at: Point): boolean => done.guide.kind === 'shape' && isInRegion(done.guide.region, at)
+  return (
+    a.worked.holes.some((hole) => inside(b, hole) || b.worked.holes.some((other) => distance(hole, other) < TOUCH_MM)) ||
+    b.worked.holes.some((hole) => inside(a, hole))
+  )
+}

@@ -1,0 +1,43 @@
+/** The plan that a sampler holds, and a plan as its lessons. */
+import type { Lesson, Sampler } from '../sampler/index.ts'
+import { type CoursePlan, roomOf, unitsOf } from './cost.ts'
+import type { CourseItem } from './course.ts'
+import type { CourseSettings } from './wishes.ts'
+
+/** Lessons as the teacher made them; what stands in none is added at the end, filled by minutes. */
+export function planOf(
+  sampler: Pick<Sampler, 'exercises' | 'lessons'>,
+  course: readonly CourseItem[],
+  settings: Pick<CourseSettings, 'lessonMinutes'>,
+): CoursePlan {
+  const items = new Map(course.map((item) => [item.id, item] as const))
+  const lessons = sampler.lessons.map((lesson) => lesson.exercises.filter((id) => items.has(id)))
+  const placed = new Set(lessons.flat())
+  const rest = sampler.exercises.flatMap(({ id }) => (placed.has(id) ? [] : (items.get(id) ?? [])))
+  return { lessons: [...lessons, ...filledLessons(rest, settings)] }
+}
+
+/** Lessons filled in order; one exercise longer than a lesson has one to itself. */
+export function filledLessons(order: readonly CourseItem[], settings: Pick<CourseSettings, 'lessonMinutes'>): readonly (readonly string[])[] {
+  const room = roomOf(settings)
+  const lessons: string[][] = []
+  let used = Infinity
+  for (const item of order) {
+    const size = unitsOf(item, settings)
+    if (used + size > room) {
+      lessons.push([])
+      used = 0
+    }
+    lessons.at(-1)?.push(item.id)
+    used += size
+  }
+  return lessons
+}
+
+/** The plan as lessons: titles and ids stay with their place; the last ones are dropped when there are fewer. */
+export function lessonsFor(plan: CoursePlan, before: readonly Lesson[], newId: (index: number) => string): readonly Lesson[] {
+  return plan.lessons.map((exercises, index) => {
+    const was = before[index]
+    return { id: was?.id ?? newId(index), title: was?.title ?? `Lesson ${index + 1}`, exercises }
+  })
+}

@@ -1,0 +1,102 @@
+/** The course as numbers, for the search and its bound: exercises by their place in the list, sorted by id. */
+import type { CourseItem } from './course.ts'
+import { evenShare, familyCost, freshCost, fullnessCost, motionsToReturn, offRamp, rampOf, returnCost, roomOf, stepCost, unitsOf } from './cost.ts'
+import { restsOn } from './course.ts'
+import type { Rule } from './rules.ts'
+import type { CourseSettings } from './wishes.ts'
+
+export interface OrderProblem {
+  readonly items: readonly CourseItem[]
+  readonly count: number
+  /** Cost of item i at place p: `atPlace[i * count + p]`. */
+  readonly atPlace: Float64Array
+  /** Cost of item j right after item i: `next[i * count + j]`. */
+  readonly next: Float64Array
+  /** Minutes in fives, and how many a lesson has. */
+  readonly units: Int32Array
+  readonly room: number
+  /** Cost of a lesson of so many fives. */
+  readonly fullness: Float64Array
+  /** Motions that are first met in this exercise, whatever the order: rests-on sees to that. */
+  readonly fresh: Int32Array
+  /** What the fresh motions of an exercise cost in a lesson that has none yet, and in one that has. */
+  readonly freshAlone: Float64Array
+  readonly freshMore: Float64Array
+  readonly returns: readonly { readonly first: number; readonly others: readonly number[] }[]
+  readonly returnCost: number
+  /** Items that must stand before each, and after it, with all that follows from that. */
+  readonly earlier: readonly (readonly number[])[]
+  readonly later: readonly (readonly number[])[]
+  /** The lesson each must stand in, or -1. */
+  readonly lesson: Int32Array
+  /** Items that must stand in the same lesson as each. */
+  readonly with: readonly (readonly number[])[]
+}
+
+/** Null where the rules of order run in a circle. */
+export function orderProblem(given: readonly CourseItem[], settings: CourseSettings, rules: readonly Rule[]): OrderProblem | null {
+  const items = [...given].sort((a, b) => (a.id < b.id ? -1 : 1))
+  const count = items.length
+  const { wishes } = settings
+  const index = new Map(items.map((item, place) => [item.id, place] as const))
+  const ramp = rampOf(items)
+  const share = evenShare(items, settings)
+  const room = roomOf(settings)
+  const atPlace = new Float64Array(count * count)
+  const next = new Float64Array(count * count)
+  for (const [i, item] of items.entries()) {
+    for (let p = 0; p < count; p += 1) atPlace[i * count + p] = wishes.evenness * offRamp(item.difficulty, ramp, p)
+    for (const [j, other] of items.entries())
+      next[i * count + j] = wishes.evenness * stepCost(other.difficulty - item.difficulty, ramp) + wishes.variety * familyCost(item, other)
+  }
+  const rests = restsOn(items)
+  const fresh = Int32Array.from(items, (item) => item.motions.length - (rests.get(item.id)?.length ?? 0))
+  const earlier = closure(count, rules, index)
+  if (!earlier) return null
+  const later = items.map((_, i) => items.flatMap((_one, j) => (earlier[j]?.includes(i) ? [j] : [])))
+  const lesson = new Int32Array(count).fill(-1)
+  for (const rule of rules) if (rule.kind === 'lesson') lesson[index.get(rule.id) as number] = rule.lesson
+  return {
+    items,
+    count,
+    atPlace,
+    next,
+    units: Int32Array.from(items, (item) => unitsOf(item, settings)),
+    room,
+    fullness: Float64Array.from({ length: room + 1 }, (_, units) => wishes.minutes * fullnessCost(units, share)),
+    fresh,
+    freshAlone: Float64Array.from(fresh, (one) => wishes.novelty * freshCost(one, false)),
+    freshMore: Float64Array.from(fresh, (one) => wishes.novelty * freshCost(one, true)),
+    returns: motionsToReturn(items).map((motion) => {
+      const having = items.flatMap((item, i) => (item.motions.includes(motion) ? [i] : []))
+      const first = having.find((i) => !rests.get((items[i] as CourseItem).id)?.some((one) => one.motion === motion)) as number
+      return { first, others: having.filter((i) => i !== first) }
+    }),
+    returnCost: wishes.return * returnCost,
+    earlier,
+    later,
+    lesson,
+    with: companions(count, rules, index),
+  }
+}
+
+/** For each item all that must stand before it; null when something must stand before itself. */
+function closure(count: number, rules: readonly Rule[], index: ReadonlyMap<string, number>): number[][] | null {
+  const before = Array.from({ length: count }, () => new Set<number>())
+  for (const rule of rules) if (rule.kind === 'before') before[index.get(rule.then) as number]?.add(index.get(rule.first) as number)
+  for (let through = 0; through < count; through += 1)
+    for (const set of before) if (set.has(through)) for (const one of before[through] as Set<number>) set.add(one)
+  return before.some((set, i) => set.has(i)) ? null : before.map((set) => [...set].sort((a, b) => a - b))
+}
+
+function companions(count: number, rules: readonly Rule[], index: ReadonlyMap<string, number>): number[][] {
+  const group = Array.from({ length: count }, (_, i) => i)
+  for (const rule of rules) {
+    if (rule.kind !== 'together') continue
+    const ids = rule.ids.map((id) => index.get(id) as number)
+    const all = new Set(ids.map((i) => group[i]))
+    const name = group[ids[0] as number] as number
+    for (const [i, one] of group.entries()) if (all.has(one)) group[i] = name
+  }
+  return group.map((name, i) => group.flatMap((other, j) => (other === name && j !== i ? [j] : [])))
+}
