@@ -6,7 +6,7 @@ import { type WorkedExercise, workExercise, workSampler } from '@lemmata/core/ex
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { nameNeedle } from '@lemmata/core/materials'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { brokenRules, courseOf, findOrder, motionsOf, restsOn } from '@lemmata/core/plan'
+import { type BrokenRule, brokenRules, costOf, courseOf, courseSettings, describePlan, findOrder, motionsOf, planOf, restsOn } from '@lemmata/core/plan'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
@@ -235,21 +235,32 @@ function order(given: unknown): Result<Answer> {
   if (!sampler.ok) return sampler
   const { done, problems } = workAll(sampler.value)
   const course = courseOf(done)
-  const found = findOrder(course, sampler.value.brief.lessonMinutes)
+  const settings = courseSettings(sampler.value)
+  const found = findOrder(course, settings)
+  const plan = planOf(sampler.value, course, settings)
+  const yours = { lessons: plan.lessons, cost: costOf(plan, course, settings), broken: brokenRules(course, plan, settings).map(brokenInWords) }
+  if (!found.found) return success({ output: { found: false, conflict: found.conflict.sentence, yours }, wrong: true }, problems)
+  const { steps } = describePlan(course, found.plan, settings)
   return success(
     {
       output: {
-        ...found,
-        why: Object.fromEntries(found.why),
-        broken: brokenRules(
-          course,
-          sampler.value.exercises.map((exercise) => exercise.id),
-        ),
+        found: true,
+        order: found.plan.lessons.flat(),
+        lessons: found.plan.lessons,
+        cost: found.cost,
+        bound: found.bound,
+        optimal: found.optimal,
+        why: Object.fromEntries(steps.map((step) => [step.id, step.why])),
+        yours,
       },
       wrong: hasErrors(problems),
     },
     problems,
   )
+}
+
+function brokenInWords({ exercise, sentence, repair }: BrokenRule): unknown {
+  return { exercise, sentence, repair: repair.sentence }
 }
 
 export const COMMANDS: Readonly<Record<string, Command>> = {

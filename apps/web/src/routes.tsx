@@ -5,7 +5,6 @@ import { SignedIn } from './account/SignedIn.tsx'
 import { SignIn } from './account/SignIn.tsx'
 import { BriefStage } from './brief/BriefStage.tsx'
 import { ClothStage } from './cloth/ClothStage.tsx'
-import { OrderStage } from './order/OrderStage.tsx'
 import { PageError } from './sampler/PageError.tsx'
 import { SamplerPage } from './sampler/SamplerPage.tsx'
 import { SheetsStage } from './sheets/SheetsStage.tsx'
@@ -29,7 +28,8 @@ export const router = createBrowserRouter([
           { index: true, element: <Navigate to="cloth" replace /> },
           { path: 'brief', element: <BriefStage /> },
           { path: 'stitches', element: <StitchesStage /> },
-          { path: 'order', element: <OrderStage /> },
+          // The chart library comes with the stage that needs it.
+          { path: 'order', lazy: async () => ({ Component: (await import('./order/OrderStage.tsx')).OrderStage }) },
           { path: 'cloth', element: <ClothStage /> },
           { path: 'thread', element: <ThreadStage /> },
           { path: 'sheets', element: <SheetsStage /> },

@@ -1,5 +1,5 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { sixThursdays, weatherDiary } from '@lemmata/contract/demo'
 import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
 import { SamplerRow, Teacher } from '../database/index.ts'
@@ -13,7 +13,7 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
     if (known && !reset) return
     const teacher = known ?? (await Teacher.create({ email: DEMO.email, name: 'Ada Merino', passwordHash: await hashPassword(DEMO.password) }, { transaction }))
     await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
-    const document = sixThursdays(today)
-    await SamplerRow.create({ teacherId: teacher.id, name: document.name, document, version: 1, printedVersion: null, deletedAt: null }, { transaction })
+    for (const document of [sixThursdays(today), weatherDiary()])
+      await SamplerRow.create({ teacherId: teacher.id, name: document.name, document, version: 1, printedVersion: null, deletedAt: null }, { transaction })
   })
 }

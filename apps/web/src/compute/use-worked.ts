@@ -26,7 +26,10 @@ export interface WorkedSampler {
 export function useWorkedSampler(sampler: Sampler): WorkedSampler {
   const { cloth, threads, stitches, exercises } = sampler
   const { level, waysOfWorking, hardFor } = sampler.brief
-  const around = useMemo<Surroundings>(() => ({ brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }), [level, waysOfWorking, hardFor, cloth, threads, stitches])
+  const around = useMemo<Surroundings>(
+    () => ({ brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }),
+    [level, waysOfWorking, hardFor, cloth, threads, stitches],
+  )
   const [entries, setEntries] = useState<ReadonlyMap<string, Entry>>(new Map())
   const latest = useRef(0)
   const stale = useMemo(

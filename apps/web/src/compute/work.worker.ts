@@ -3,12 +3,10 @@ import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { Exercise } from '@lemmata/core/sampler'
-import { findOrder, type CourseItem, type OrderAnswer } from '@lemmata/core/plan'
 import { expose } from 'comlink'
 
 const service = {
   work: (exercises: readonly Exercise[], around: Surroundings): Result<WorkedExercise>[] => exercises.map((exercise) => workExercise(exercise, around)),
-  order: (course: readonly CourseItem[], lessonMinutes: number): OrderAnswer => findOrder(course, lessonMinutes),
 }
 
 export type WorkService = typeof service

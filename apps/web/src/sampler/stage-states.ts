@@ -1,7 +1,7 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
 import { reachOutside } from '@lemmata/core/drawing'
-import { brokenRules, courseOf } from '@lemmata/core/plan'
+import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/plan'
 import type { WorkedSampler } from '../compute/use-worked.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
@@ -16,10 +16,9 @@ export interface StageState {
 
 export function stageStates(sampler: Sampler, worked: WorkedSampler, version: number, printedVersion: number | null): readonly StageState[] {
   const count = sampler.exercises.length
-  const broken = brokenRules(
-    courseOf(worked.done),
-    sampler.exercises.map((exercise) => exercise.id),
-  ).length
+  const course = courseOf(worked.done)
+  const settings = courseSettings(sampler)
+  const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length
   const outside = worked.done.filter((one) => reachOutside(one, sampler) > 0.05).length
   const refused = worked.done.filter((one) => one.problems.some((problem) => problem.code === 'assign.needle')).length

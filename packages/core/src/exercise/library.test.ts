@@ -183,6 +183,29 @@ describe('fills as the eye sees them', () => {
     }
   })
 
+  it('several pins carry a piece each, finished before the next', () => {
+    const one = work('woven-picot', { kind: 'pins', base: [0, 0], pins: [[0, -10]] }).worked
+    const three = work('woven-picot', {
+      kind: 'pins',
+      base: [0, 0],
+      pins: [
+        [-6, -8],
+        [0, -10],
+        [6, -8],
+      ],
+    }).worked
+    expect(three.holes).toHaveLength(3 * one.holes.length)
+    expect(three.motions.pin).toBe(3)
+    // Each weave stays with its own pin.
+    const last = three.segments.filter((segment) => segment.side === 'front').at(-2)
+    expect(Math.min(...(last?.points ?? []).map((at) => Math.abs(at.x + 0.75 * at.y)))).toBeLessThan(3)
+  })
+
+  it.each(['whipped-back', 'couching-stitch', 'threaded-running'])('%s keeps to a gentle curve: its second pass is measured from its own beginning', (stitch) => {
+    const done = work(stitch, { kind: 'line', path: 'M 0 20 C 30 0 70 0 100 20' })
+    expect(done.deviationMm).toBeLessThanOrEqual(done.toleranceMm + 1e-9)
+  })
+
   it('long and short in columns: the same stitches, each pierced by the next, a column at a time', () => {
     const shape = { kind: 'shape', path: 'M 0 0 L 16 0 L 16 18 L 0 18 Z' } as const
     const ends = (variant?: string) =>

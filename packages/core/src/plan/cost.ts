@@ -7,7 +7,7 @@
  *   novelty    3 for each motion beyond the first that is new in one lesson
  *   return     1.5 for each motion that more than one exercise has and that none comes back to two to four lessons
  *              after the lesson it is first met in
- *   variety    0.5 for each exercise of the same family as the one before it
+ *   variety    0.5 for each exercise of the same family as the one before it, 1.25 for one in the same stitch
  *   minutes    2 ((minutes - even share) / even share)^2 for each lesson
  *
  * each times the teacher's own weight for that wish. Difficulties are points of 100; minutes count in fives.
@@ -37,6 +37,7 @@ const LEAST_LIMIT = 12
 const NEW_AT_ONCE = 3
 const NO_RETURN = 1.5
 const SAME_FAMILY = 0.5
+const SAME_STITCH = 1.25
 const UNEVEN_MINUTES = 2
 /** Lessons after its first in which a motion should come back. */
 export const RETURN_FROM = 2
@@ -58,7 +59,7 @@ export function costOf(plan: CoursePlan, course: readonly CourseItem[], settings
     const before = order[place - 1]
     if (!before) continue
     evenness += stepCost(item.difficulty - before.difficulty, ramp)
-    variety += familyCost(before, item)
+    variety += samenessCost(before, item)
   }
   const met = new Map<Motion, number>()
   const returned = new Set<Motion>()
@@ -112,8 +113,8 @@ export function stepCost(rise: number, ramp: Ramp): number {
   return (Math.max(0, rise - ramp.limit) / POINTS) ** 2 + (Math.max(0, -rise - BREATHER) / POINTS) ** 2
 }
 
-export function familyCost(before: Pick<CourseItem, 'family'>, item: Pick<CourseItem, 'family'>): number {
-  return before.family === item.family ? SAME_FAMILY : 0
+export function samenessCost(before: Pick<CourseItem, 'family' | 'stitch'>, item: Pick<CourseItem, 'family' | 'stitch'>): number {
+  return before.stitch === item.stitch ? SAME_STITCH : before.family === item.family ? SAME_FAMILY : 0
 }
 
 export function freshCost(fresh: number, alreadyOne: boolean): number {

@@ -30,7 +30,14 @@ export interface CourseItem {
 const PLAIN: readonly Motion[] = ['up', 'down', 'turn-back']
 
 /** Two halves of one thing are taught as one. */
-const TAUGHT_AS: Readonly<Partial<Record<Motion, Motion>>> = { 'leave-loop': 'catch-loop', wind: 'wrap', pin: 'round-pin', plunge: 'lay', tie: 'lay' }
+const TAUGHT_AS: Readonly<Partial<Record<Motion, Motion>>> = {
+  'leave-loop': 'catch-loop',
+  wind: 'wrap',
+  pin: 'round-pin',
+  plunge: 'lay',
+  tie: 'lay',
+  'pass-over': 'pass-under',
+}
 
 const FREE_OF_THE_CLOTH: readonly Motion[] = ['stand', 'bead', 'round-pin']
 

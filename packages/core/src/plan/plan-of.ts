@@ -36,8 +36,11 @@ export function filledLessons(order: readonly CourseItem[], settings: Pick<Cours
 
 /** The plan as lessons: titles and ids stay with their place; the last ones are dropped when there are fewer. */
 export function lessonsFor(plan: CoursePlan, before: readonly Lesson[], newId: (index: number) => string): readonly Lesson[] {
+  const planned = new Set(plan.lessons.flat())
   return plan.lessons.map((exercises, index) => {
     const was = before[index]
-    return { id: was?.id ?? newId(index), title: was?.title ?? `Lesson ${index + 1}`, exercises }
+    // What cannot be worked, or is not taught, is in no plan; it stays with its lesson.
+    const left = (was?.exercises ?? []).filter((id) => !planned.has(id))
+    return { id: was?.id ?? newId(index), title: was?.title ?? `Lesson ${index + 1}`, exercises: [...exercises, ...left] }
   })
 }

@@ -1,6 +1,6 @@
 /** The course as numbers, for the search and its bound: exercises by their place in the list, sorted by id. */
 import type { CourseItem } from './course.ts'
-import { evenShare, familyCost, freshCost, fullnessCost, motionsToReturn, offRamp, rampOf, returnCost, roomOf, stepCost, unitsOf } from './cost.ts'
+import { evenShare, samenessCost, freshCost, fullnessCost, motionsToReturn, offRamp, rampOf, returnCost, roomOf, stepCost, unitsOf } from './cost.ts'
 import { restsOn } from './course.ts'
 import type { Rule } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
@@ -47,7 +47,7 @@ export function orderProblem(given: readonly CourseItem[], settings: CourseSetti
   for (const [i, item] of items.entries()) {
     for (let p = 0; p < count; p += 1) atPlace[i * count + p] = wishes.evenness * offRamp(item.difficulty, ramp, p)
     for (const [j, other] of items.entries())
-      next[i * count + j] = wishes.evenness * stepCost(other.difficulty - item.difficulty, ramp) + wishes.variety * familyCost(item, other)
+      next[i * count + j] = wishes.evenness * stepCost(other.difficulty - item.difficulty, ramp) + wishes.variety * samenessCost(item, other)
   }
   const rests = restsOn(items)
   const fresh = Int32Array.from(items, (item) => item.motions.length - (rests.get(item.id)?.length ?? 0))

@@ -113,10 +113,13 @@ export function measureDeviations(path: MeasuredPath, worked: WorkedStitch, band
   const deviations = worked.fitted.legs.map(() => 0)
   const window = 1.5 * worked.fitted.askedMm + 3
   let guess = 0
+  let pass = 0
   for (const segment of worked.segments) {
     if (segment.side !== 'front') continue
     for (const at of samples(segment)) {
-      const near = nearestNear(path, at, guess, window)
+      // Another pass begins anywhere along the guide.
+      const near = segment.made.pass === pass ? nearestNear(path, at, guess, window) : nearestPlace(path, at)
+      pass = segment.made.pass
       guess = near.travelled
       // Beyond an open end there is no guide to keep to.
       if (!path.closed && (near.travelled < 1e-6 || near.travelled > path.length - 1e-6)) continue

@@ -44,6 +44,12 @@ export class ThreadLog {
     return this.order
   }
 
+  /** What follows is a piece of its own and cannot name what was made before. */
+  forgetLabels(): void {
+    this.byLabel.clear()
+    this.byCell.clear()
+  }
+
   labelled(label: string): readonly Segment[] {
     return this.byLabel.get(label) ?? []
   }

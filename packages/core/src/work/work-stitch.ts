@@ -52,6 +52,8 @@ class Worker {
   private onlyPrepared = false
   private repeats = 0
   private frame: Frame | null = null
+  /** The guide, or the part of it that is worked just now. */
+  private guide: ReadGuide
   private frameIndex = 0
   private frames: readonly Frame[] = []
   private advance = 0
@@ -65,6 +67,7 @@ class Worker {
     private readonly work: StitchWork,
     seekable: ReadonlySet<string>,
   ) {
+    this.guide = work.guide
     this.base = new Map(Object.entries(work.materials))
     for (const [id, parameter] of work.parameters) this.base.set(id, parameter.value)
     this.thread = new ThreadState(this.settings('main', 'round'), seekable, { forgiving: work.forgiving ?? false, tight: work.tight ?? false })
@@ -75,8 +78,13 @@ class Worker {
     return { role, lie, diameterMm: D, lineWidthMm: lie === 'flat' ? F : W, shaftMm: ds }
   }
 
-  run(passes: readonly CompiledPass[]): Result<WorkedStitch> {
-    for (const [index, pass] of passes.entries()) {
+  run(all: readonly CompiledPass[]): Result<WorkedStitch> {
+    const { guide } = this.work
+    // Each pin carries a piece of its own, finished before the next is begun.
+    const pieces = guide.kind === 'pins' ? guide.pins.map((pin): ReadGuide => ({ ...guide, pins: [pin] })) : [guide]
+    for (const [index, pass, piece] of pieces.flatMap((one) => [...all.entries()].map(([at, pass]) => [at, pass, one] as const))) {
+      if (this.guide !== piece) this.thread.log.forgetLabels()
+      this.guide = piece
       this.role = pass.pass.thread ?? 'main'
       try {
         this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
@@ -106,7 +114,8 @@ class Worker {
 
   private pass(pass: CompiledPass, passIndex: number): readonly Problem[] {
     let placed: Placed
-    const { guide, leftHand, document, materials } = this.work
+    const { guide } = this
+    const { leftHand, document, materials } = this.work
     try {
       this.advance = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
       placed = placePass({
@@ -145,6 +154,8 @@ class Worker {
     if (past.size === 2) this.thread.note('weave', frames.length)
     if (place.kind === 'cells') this.thread.note('count', frames.length)
     if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
+    // Round a centre every stitch points another way.
+    if (place.kind === 'along' && this.guide.kind === 'line' && this.guide.centre) this.thread.note('angle', frames.length)
     if (place.kind !== 'across' && place.kind !== 'scatter') return
     let last: Point | null = null
     let turns = 0
@@ -359,7 +370,7 @@ class Worker {
   }
 
   private feltOutline(insetMm: number): readonly Point[] {
-    const { guide } = this.work
+    const { guide } = this
     if (guide.kind !== 'shape') throw new MoveError('felt is laid under a shape, and this guide is not one.')
     return insetRegion(guide.region, insetMm)[0] as readonly Point[]
   }
@@ -406,7 +417,7 @@ class Worker {
     const values = this.frame?.values
     if (values && Object.hasOwn(values, name)) return values[name] as number
     // Before any frame is placed, what the guide itself gives.
-    const own = guideValues(this.work.guide)
+    const own = guideValues(this.guide)
     if (Object.hasOwn(own, name)) return own[name] as number
     throw new ExpressionError(`there is nothing called "${name}"`)
   }

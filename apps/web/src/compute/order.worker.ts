@@ -1,0 +1,52 @@
+/** Seeks orders and fills gaps off the page's thread; a search is ended by ending its worker. */
+import type { Surroundings } from '@lemmata/core/assign'
+import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
+import {
+  type CourseItem,
+  type CourseSettings,
+  type Easing,
+  fillGap,
+  findOrder,
+  type Gap,
+  type GapFilling,
+  type OrderAnswer,
+  type OrderProgress,
+  waysToEase,
+} from '@lemmata/core/plan'
+import type { Exercise } from '@lemmata/core/sampler'
+import { LIBRARY } from '@lemmata/core/stitches'
+import { expose } from 'comlink'
+
+/** Progress is told when a better order is found, and each fiftieth of the way. */
+const EACH = 1 / 50
+
+const service = {
+  find(course: readonly CourseItem[], settings: CourseSettings, onProgress: (progress: OrderProgress) => void): OrderAnswer {
+    let told = -1
+    let cost = Infinity
+    return findOrder(course, settings, (progress) => {
+      if (progress.share - told >= EACH || progress.cost < cost) {
+        told = progress.share
+        cost = progress.cost
+        onProgress(progress)
+      }
+      return true
+    })
+  },
+  ease(exercise: Exercise, around: Surroundings): readonly Easing[] {
+    const done = workExercise(exercise, around)
+    return done.ok ? waysToEase(done.value, around) : []
+  },
+  fill(gap: Extract<Gap, { kind: 'steep' }>, exercises: readonly Exercise[], earlier: readonly string[], around: Surroundings): readonly GapFilling[] {
+    const worked = new Map<string, WorkedExercise>()
+    for (const exercise of exercises) {
+      const done = workExercise(exercise, around)
+      if (done.ok) worked.set(exercise.id, done.value)
+    }
+    const own = new Set(around.stitches.map((stitch) => stitch.id))
+    return fillGap(gap, worked, earlier, [...around.stitches, ...LIBRARY.filter((stitch) => !own.has(stitch.id))], around)
+  },
+}
+
+export type OrderService = typeof service
+expose(service)

@@ -1,0 +1,232 @@
+/** One exercise of the course: its parts, how it compares, what would ease it, its pins, its practice. */
+import type { Surroundings } from '@lemmata/core/assign'
+import { surroundingsOf } from '@lemmata/core/assign'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { catchUp, comparisonInWords, type Easing, partWord, practiceAsked } from '@lemmata/core/plan'
+import type { Exercise, Pins, Sampler } from '@lemmata/core/sampler'
+import { formatMinutes } from '@lemmata/core/units'
+import { Button, Checkbox, Segmented, Select } from 'antd'
+import { useEffect, useState } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
+import { Field, NumberField } from '../sampler/fields.tsx'
+import { edit } from '../store/index.ts'
+import type { Course } from './use-course.ts'
+import { startOrderWorker } from './use-finder.ts'
+
+export function ChosenPanel({ sampler, exercise, course }: { sampler: Sampler; exercise: Exercise | null; course: Course }) {
+  const { results } = useWorked()
+  const result = exercise ? results.get(exercise.id) : undefined
+  const done = result?.ok ? result.value : null
+  if (!exercise || !done)
+    return (
+      <section className="panel order-side">
+        <p className="quiet">Choose an exercise to see what makes it hard, what it rests on, and to pin it.</p>
+      </section>
+    )
+  return (
+    <section className="panel order-side" aria-label={`${exercise.name} in the course`}>
+      <h2>{exercise.name}</h2>
+      <Parts done={done} />
+      <Comparisons done={done} course={course} />
+      <Easings key={exercise.id} done={done} sampler={sampler} />
+      <Practice done={done} sampler={sampler} course={course} />
+      <PinFields sampler={sampler} exercise={exercise} course={course} />
+      <Joining exercise={exercise} course={course} />
+    </section>
+  )
+}
+
+function Parts({ done }: { done: WorkedExercise }) {
+  const { score, parts } = done.difficulty
+  const most = Math.max(1, ...parts.map((part) => part.score))
+  return (
+    <>
+      <h3>Difficulty {Math.round(score)}</h3>
+      <ul className="parts">
+        {parts.slice(0, 6).map((part) => (
+          <li key={part.id}>
+            <span>{partWord(part.id)}</span>
+            <span className="bar-line" aria-hidden="true">
+              <span style={{ width: `${(100 * part.score) / most}%` }} />
+            </span>
+            <span>{part.score.toFixed(1)}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+/** With the exercises just before and after it in the order. */
+function Comparisons({ done, course }: { done: WorkedExercise; course: Course }) {
+  const { results } = useWorked()
+  const { steps } = course.description
+  const at = steps.findIndex((step) => step.id === done.exercise.id)
+  const others = [steps[at - 1], steps[at + 1]].flatMap((step) => {
+    const other = step ? results.get(step.id) : undefined
+    return other?.ok ? [other.value] : []
+  })
+  return (
+    <ul className="plain-list why">
+      {others.map((other) => (
+        <li key={other.exercise.id}>{comparisonInWords(done.difficulty, other.difficulty, other.exercise.name)}</li>
+      ))}
+    </ul>
+  )
+}
+
+/** Worked in the worker: each is the exercise done once more. */
+function Easings({ done, sampler }: { done: WorkedExercise; sampler: Sampler }) {
+  const [easings, setEasings] = useState<readonly Easing[] | null>(null)
+  const { exercise } = done
+  useEffect(() => {
+    let dropped = false
+    const { worker, service } = startOrderWorker()
+    const around: Surroundings = surroundingsOf(sampler)
+    service.ease(exercise, around).then(
+      (found) => {
+        if (!dropped) setEasings(found)
+      },
+      () => undefined,
+    )
+    return () => {
+      dropped = true
+      worker.terminate()
+    }
+  }, [exercise, sampler])
+  if (easings === null) return <p className="why">Trying what would make it easier …</p>
+  return (
+    <>
+      <h3>What would make it easier</h3>
+      {easings.length === 0 && <p className="why">Nothing in its setting: what is hard here is the motion itself.</p>}
+      <ul className="plain-list">
+        {easings.map((easing) => (
+          <li key={easing.sentence} className="easing">
+            <span className="why">{easing.sentence}</span>
+            <Button size="small" onClick={() => edit({ kind: 'change-exercise', id: exercise.id, set: easing.set })}>
+              Do it
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+const HOLDS = [
+  { value: 'tight', label: 'tight' },
+  { value: 'easy', label: 'easy' },
+  { value: 'free', label: 'free' },
+] as const
+
+function Practice({ done, sampler, course }: { done: WorkedExercise; sampler: Sampler; course: Course }) {
+  const { exercise, worked } = done
+  const step = course.description.steps.find((one) => one.id === exercise.id)
+  const hold = exercise.hold ?? 'easy'
+  const asked = practiceAsked({
+    level: sampler.brief.level,
+    hold,
+    known: step !== undefined && step.newMotions.length === 0,
+    pitchMm: worked.fitted.pitchMm,
+    count: worked.fitted.count,
+  })
+  return (
+    <>
+      <h3>What is good enough</h3>
+      <Segmented
+        size="small"
+        aria-label="What is good enough"
+        options={[...HOLDS]}
+        value={hold}
+        onChange={(value) => edit({ kind: 'change-exercise', id: exercise.id, set: { hold: value } })}
+      />
+      {done.guide.kind === 'line' && <p className="why">{asked.sentence}</p>}
+    </>
+  )
+}
+
+function PinFields({ sampler, exercise, course }: { sampler: Sampler; exercise: Exercise; course: Course }) {
+  const pins: Pins = exercise.pins ?? {}
+  const set = (change: Partial<Pins>): void => {
+    const next = Object.fromEntries(
+      Object.entries({ ...pins, ...change }).filter(([, value]) => value !== undefined && value !== false && !(Array.isArray(value) && value.length === 0)),
+    )
+    edit(
+      Object.keys(next).length > 0
+        ? { kind: 'change-exercise', id: exercise.id, set: { pins: next } }
+        : { kind: 'change-exercise', id: exercise.id, set: {}, clear: ['pins'] },
+    )
+  }
+  const others = course.course.filter((item) => item.id !== exercise.id).map((item) => ({ value: item.id, label: item.name }))
+  const several = (label: string, key: 'before' | 'after' | 'together') => (
+    <Field label={label}>
+      {(id) => (
+        <Select<string[]>
+          id={id}
+          size="small"
+          mode="multiple"
+          value={[...(pins[key] ?? [])]}
+          options={others}
+          placeholder="anything"
+          showSearch={{ optionFilterProp: 'label' }}
+          onChange={(ids) => set({ [key]: ids })}
+        />
+      )}
+    </Field>
+  )
+  return (
+    <>
+      <h3>Pins</h3>
+      <div className="pins">
+        <Checkbox checked={pins.first ?? false} onChange={(event) => set({ first: event.target.checked })}>
+          first
+        </Checkbox>
+        <Checkbox checked={pins.last ?? false} onChange={(event) => set({ last: event.target.checked })}>
+          last
+        </Checkbox>
+        <Checkbox checked={pins.excluded ?? false} onChange={(event) => set({ excluded: event.target.checked })}>
+          not taught
+        </Checkbox>
+      </div>
+      <Field label="In lesson">
+        {(id) => (
+          <Select<string>
+            id={id}
+            size="small"
+            value={pins.lesson ?? ''}
+            options={[{ value: '', label: 'any' }, ...sampler.lessons.map((lesson, index) => ({ value: lesson.id, label: `${index + 1}. ${lesson.title}` }))]}
+            onChange={(lesson) => set({ lesson: lesson === '' ? undefined : lesson })}
+          />
+        )}
+      </Field>
+      {several('Before', 'before')}
+      {several('After', 'after')}
+      {several('In one lesson with', 'together')}
+      <NumberField
+        label="Part done at home, %"
+        value={exercise.homePercent ?? 0}
+        min={0}
+        max={90}
+        step={10}
+        onChange={(homePercent) => edit({ kind: 'change-exercise', id: exercise.id, set: { homePercent } })}
+      />
+    </>
+  )
+}
+
+function Joining({ exercise, course }: { exercise: Exercise; course: Course }) {
+  const { course: items, plan, settings } = course
+  const lesson = plan.lessons.findIndex((ids) => ids.includes(exercise.id))
+  const way = catchUp(items, plan, lesson, settings)
+  const names = new Map(items.map((item) => [item.id, item.name] as const))
+  return (
+    <>
+      <h3>Joining at lesson {lesson + 1}</h3>
+      <p className="why">
+        {way.ids.length === 0
+          ? 'Nothing of the earlier lessons is needed.'
+          : `Work first: ${way.ids.map((id) => names.get(id)).join(', ')} (${formatMinutes(way.minutes)}).`}
+      </p>
+    </>
+  )
+}

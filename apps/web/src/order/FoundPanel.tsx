@@ -1,0 +1,264 @@
+/** Seeking an order, what was found beside what is there, and the orders that are kept. */
+import {
+  andList,
+  byDifficulty,
+  costOf,
+  type CostTerms,
+  type CoursePlan,
+  describePlan,
+  filledLessons,
+  type OrderAnswer,
+  type OrderProgress,
+} from '@lemmata/core/plan'
+import type { Sampler } from '@lemmata/core/sampler'
+import { Button, Input, Progress } from 'antd'
+import { useCallback, useState } from 'react'
+import { edit } from '../store/index.ts'
+import { type Course, takePlan } from './use-course.ts'
+import { useFinder } from './use-finder.ts'
+
+const TERMS: readonly { readonly key: Exclude<keyof CostTerms, 'total'>; readonly name: string; readonly why: string }[] = [
+  { key: 'evenness', name: 'Evenness', why: 'distance from the straight ramp, steps too high, long falls' },
+  { key: 'novelty', name: 'One new thing', why: 'motions beyond the first that are new in one lesson' },
+  { key: 'return', name: 'Return', why: 'motions not met again two to four lessons later' },
+  { key: 'variety', name: 'Variety', why: 'neighbours of one family' },
+  { key: 'minutes', name: 'Minutes', why: 'lessons longer or shorter than their share' },
+]
+
+export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
+  const { course: items, settings, plan, description } = course
+  const bestOf = useCallback(
+    ({ best, bound }: OrderProgress): OrderAnswer | null =>
+      best ? { found: true, plan: best, cost: costOf(best, items, settings), bound, optimal: false, steps: 0 } : null,
+    [items, settings],
+  )
+  const { finding, find, stop, forget } = useFinder(bestOf)
+  const [kept, setKept] = useState<string | null>(null)
+  const others = sampler.keptOrders ?? []
+  const beside = others.find((order) => order.id === kept)
+  const sorted = sortedCost(course)
+  return (
+    <section className="panel order-side" aria-label="Find an order">
+      <h2>Find an order</h2>
+      {finding.state === 'busy' ? (
+        <div role="status" data-testid="order-progress">
+          <Progress percent={Math.round(100 * (finding.progress?.share ?? 0))} size="small" aria-label="Searching" />
+          <p className="why">
+            {finding.progress?.best
+              ? `Best so far costs ${finding.progress.cost.toFixed(1)}; none costs less than ${Math.max(0, finding.progress.bound).toFixed(1)}.`
+              : 'Looking for a first order …'}
+          </p>
+          <Button onClick={stop}>Stop here</Button>
+        </div>
+      ) : (
+        <Button type="primary" disabled={items.length < 2} onClick={() => find(items, settings)}>
+          Find the best order
+        </Button>
+      )}
+      {finding.state === 'failed' && (
+        <p className="wrong" role="alert">
+          The search ended unexpectedly. Try once more; your own order is as it was.
+        </p>
+      )}
+      {finding.state === 'done' && !finding.answer.found && (
+        <p className="wrong" role="alert" data-testid="conflict">
+          {finding.answer.conflict.sentence}
+        </p>
+      )}
+      {finding.state === 'done' && finding.answer.found && (
+        <Answer
+          answer={finding.answer}
+          course={course}
+          stopped={finding.stopped}
+          onTake={() => {
+            takePlan(sampler, (finding.answer as { plan: CoursePlan }).plan)
+            forget()
+          }}
+          onKeep={(name) => {
+            keep(name, (finding.answer as { plan: CoursePlan }).plan, others.length)
+            forget()
+          }}
+          onDrop={forget}
+        />
+      )}
+      {finding.state === 'idle' && items.length > 1 && (
+        <p className="why">
+          Yours costs {description.cost.total.toFixed(1)}, sorting by difficulty {sorted.toFixed(1)}. Lemmata looks for the order that keeps every rule and
+          costs least.
+        </p>
+      )}
+      <Costs mine={description.cost} other={beside ? costOf({ lessons: beside.lessons }, items, settings) : null} otherName={beside?.name ?? ''} />
+      <h3 style={{ marginTop: 14 }}>Kept orders</h3>
+      {others.length === 0 && <p className="why">None yet. Keep an order to lay another beside it.</p>}
+      <ul className="kept">
+        {others.map((order) => (
+          <li key={order.id}>
+            <Button
+              size="small"
+              type={kept === order.id ? 'primary' : 'default'}
+              aria-pressed={kept === order.id}
+              onClick={() => setKept(kept === order.id ? null : order.id)}
+            >
+              {order.name}
+            </Button>
+            <Button size="small" type="text" onClick={() => takePlan(sampler, known({ lessons: order.lessons }, course))}>
+              Use
+            </Button>
+            <Button size="small" type="text" onClick={() => edit({ kind: 'drop-order', id: order.id })}>
+              Drop
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {beside && <Beside course={course} plan={known({ lessons: beside.lessons }, course)} />}
+      <KeepField label="Keep the present order as" onKeep={(name) => keep(name, plan, others.length)} />
+    </section>
+  )
+}
+
+function keep(name: string, plan: CoursePlan, at: number): void {
+  edit({ kind: 'keep-order', order: { id: `o${crypto.randomUUID().slice(0, 8)}`, name, exercises: plan.lessons.flat(), lessons: plan.lessons }, at })
+}
+
+/** A kept order with what has come since at its end, and without what has gone. */
+function known(plan: CoursePlan, { course }: Course): CoursePlan {
+  const ids = new Set(course.map((item) => item.id))
+  const lessons = plan.lessons.map((lesson) => lesson.filter((id) => ids.has(id)))
+  const there = new Set(lessons.flat())
+  const rest = course.filter((item) => !there.has(item.id)).map((item) => [item.id])
+  return { lessons: [...lessons, ...rest] }
+}
+
+/** What sorting by difficulty would cost in lessons filled in order. */
+function sortedCost({ course, settings }: Course): number {
+  return costOf({ lessons: filledLessons(byDifficulty(course), settings) }, course, settings).total
+}
+
+interface AnswerProps {
+  readonly answer: Extract<OrderAnswer, { found: true }>
+  readonly course: Course
+  readonly stopped: boolean
+  readonly onTake: () => void
+  readonly onKeep: (name: string) => void
+  readonly onDrop: () => void
+}
+
+function Answer({ answer, course, stopped, onTake, onKeep, onDrop }: AnswerProps) {
+  const { description, plan } = course
+  const same = JSON.stringify(plan.lessons.filter((ids) => ids.length > 0)) === JSON.stringify(answer.plan.lessons)
+  const gap = answer.cost.total > 0 ? Math.max(0, 1 - answer.bound / answer.cost.total) : 0
+  const proof = answer.optimal
+    ? 'Proven: no permitted order costs less.'
+    : `${stopped ? 'Stopped early. ' : ''}No permitted order costs less than ${Math.max(0, answer.bound).toFixed(1)}: this one is at most ${Math.ceil(100 * gap)}% above.`
+  const saved = TERMS.map((term) => ({ ...term, by: description.cost[term.key] - answer.cost[term.key] }))
+  const better = saved.filter((term) => term.by > 0.05).map((term) => `${term.name.toLowerCase()} (${term.by.toFixed(1)})`)
+  const worse = saved.filter((term) => term.by < -0.05).map((term) => `${term.name.toLowerCase()} (${(-term.by).toFixed(1)})`)
+  const difference =
+    better.length === 0 && worse.length === 0
+      ? ''
+      : ` Against yours it gains in ${better.length > 0 ? andList(better) : 'nothing'}${worse.length > 0 ? ` and gives up some ${andList(worse)}` : ''}.`
+  return (
+    <div role="status" data-testid="found-order">
+      {same ? (
+        <p style={{ margin: '8px 0' }}>
+          <b>Yours is the order that Lemmata would choose.</b> {proof}
+        </p>
+      ) : (
+        <>
+          <p style={{ margin: '8px 0 4px' }}>
+            Costs <b>{answer.cost.total.toFixed(1)}</b>; yours {description.cost.total.toFixed(1)}; sorted by difficulty {sortedCost(course).toFixed(1)}.{' '}
+            {proof}
+            {difference}
+          </p>
+        </>
+      )}
+      <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', margin: '8px 0' }}>
+        {!same && (
+          <Button type="primary" onClick={onTake}>
+            Take this order
+          </Button>
+        )}
+        <Button onClick={onDrop}>{same ? 'Good' : 'Keep mine'}</Button>
+      </div>
+      {!same && <Beside course={course} plan={answer.plan} />}
+      <Costs mine={description.cost} other={same ? null : answer.cost} otherName="found" />
+      {!same && <KeepField label="Keep the found order as" onKeep={onKeep} />}
+    </div>
+  )
+}
+
+/** Another order beside the present one: each exercise's place there and here. */
+function Beside({ course, plan }: { course: Course; plan: CoursePlan }) {
+  const { course: items, settings, description } = course
+  const names = new Map(items.map((item) => [item.id, item.name] as const))
+  const here = new Map(description.steps.map((step) => [step.id, step] as const))
+  const there = describePlan(items, plan, settings)
+  return (
+    <ol className="beside-list" aria-label="The other order">
+      {there.steps.map((step) => {
+        const moved = (here.get(step.id)?.place ?? step.place) - step.place
+        return (
+          <li key={step.id} title={step.why}>
+            <span className="quiet">{step.lesson + 1}</span>
+            <span>{names.get(step.id)}</span>
+            <span className="quiet">{moved === 0 ? '' : moved > 0 ? `${moved} earlier` : `${-moved} later`}</span>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+function Costs({ mine, other, otherName }: { mine: CostTerms; other: CostTerms | null; otherName: string }) {
+  return (
+    <table className="costs">
+      <thead>
+        <tr>
+          <th scope="col">Cost</th>
+          <th scope="col">yours</th>
+          {other && <th scope="col">{otherName}</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {TERMS.map((term) => (
+          <tr key={term.key} title={term.why}>
+            <th scope="row">{term.name}</th>
+            <td>{mine[term.key].toFixed(1)}</td>
+            {other && <td>{other[term.key].toFixed(1)}</td>}
+          </tr>
+        ))}
+        <tr>
+          <th scope="row">In all</th>
+          <td>
+            <b>{mine.total.toFixed(1)}</b>
+          </td>
+          {other && (
+            <td>
+              <b>{other.total.toFixed(1)}</b>
+            </td>
+          )}
+        </tr>
+      </tbody>
+    </table>
+  )
+}
+
+function KeepField({ label, onKeep }: { label: string; onKeep: (name: string) => void }) {
+  const [name, setName] = useState('')
+  return (
+    <form
+      style={{ display: 'flex', gap: 6, marginTop: 6 }}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (name.trim() === '') return
+        onKeep(name.trim().slice(0, 80))
+        setName('')
+      }}
+    >
+      <Input size="small" aria-label={label} placeholder={label} value={name} onChange={(event) => setName(event.target.value)} />
+      <Button size="small" htmlType="submit" disabled={name.trim() === ''}>
+        Keep
+      </Button>
+    </form>
+  )
+}

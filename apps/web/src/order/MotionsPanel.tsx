@@ -1,0 +1,221 @@
+/** Where each motion is first met and when it comes back; where the ramp is too steep; marks that fade. */
+import { surroundingsOf } from '@lemmata/core/assign'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { fadeMarks, FADING, findGaps, type Gap, type GapFilling, motionWord, newExercise } from '@lemmata/core/plan'
+import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { findStitch } from '@lemmata/core/stitches'
+import { Button, Select } from 'antd'
+import { useState } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
+import { KnotGlyph } from '../look/Glyphs.tsx'
+import { Field } from '../sampler/fields.tsx'
+import { edit } from '../store/index.ts'
+import { type Course, takePlan } from './use-course.ts'
+import { startOrderWorker } from './use-finder.ts'
+
+export function MotionsPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
+  const { description, plan } = course
+  const gaps = findGaps(description)
+  const lessons = plan.lessons.length
+  return (
+    <section className="panel order-side" aria-label="Motions and gaps">
+      <h2>Motions</h2>
+      {description.motions.length === 0 && <p className="why">Nothing but coming up and going down yet.</p>}
+      <div style={{ overflowX: 'auto' }}>
+        <table className="motions">
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="visually-hidden">Motion</span>
+              </th>
+              {Array.from({ length: lessons }, (_, lesson) => (
+                <th key={lesson} scope="col" aria-label={`lesson ${lesson + 1}`}>
+                  {lesson + 1}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {description.motions.map((story) => (
+              <tr key={story.motion}>
+                <th scope="row" title={motionWord(story.motion)}>
+                  {motionWord(story.motion)}
+                </th>
+                {Array.from({ length: lessons }, (_, lesson) => {
+                  const sign = lesson === story.first ? 'first met' : story.later.includes(lesson) ? 'again' : ''
+                  return (
+                    <td key={lesson}>
+                      <Sign kind={sign} />
+                    </td>
+                  )
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="why">
+        <Sign kind="first met" /> first met, <Sign kind="again" /> again
+      </p>
+      <h2 style={{ marginTop: 14 }}>Gaps</h2>
+      {gaps.length === 0 && <p className="why">No step is too high, and every motion that could comes back in time.</p>}
+      <ul className="plain-list">
+        {gaps.map((gap) => (
+          <GapLine key={gap.kind === 'steep' ? gap.then : gap.motion} gap={gap} sampler={sampler} course={course} />
+        ))}
+      </ul>
+      <Fading sampler={sampler} course={course} />
+    </section>
+  )
+}
+
+function Sign({ kind }: { kind: string }) {
+  if (kind === '') return null
+  return (
+    <svg width="13" height="13" viewBox="0 0 13 13" role="img" aria-label={kind} style={{ verticalAlign: '-1px' }}>
+      {kind === 'first met' ? (
+        <circle cx="6.5" cy="6.5" r="5" fill="var(--indigo)" />
+      ) : (
+        <circle cx="6.5" cy="6.5" r="4" fill="none" stroke="var(--verdigris)" strokeWidth="2" />
+      )}
+    </svg>
+  )
+}
+
+function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course: Course }) {
+  const names = new Map(course.course.map((item) => [item.id, item.name] as const))
+  const { done } = useWorked()
+  const [offers, setOffers] = useState<readonly GapFilling[] | 'busy' | null>(null)
+  if (gap.kind === 'no-return')
+    return (
+      <li className="problem">
+        <KnotGlyph />
+        <span>
+          {motionWord(gap.motion)} is met in “{names.get(gap.first)}”{' '}
+          {gap.met === 'once'
+            ? 'and never again. Add a second exercise with it'
+            : 'and does not come back two to four lessons later. Move one of its exercises'}
+          , or let it go.
+        </span>
+      </li>
+    )
+  const ask = (): void => {
+    setOffers('busy')
+    const { worker, service } = startOrderWorker()
+    const steps = course.description.steps
+    const earlier = steps
+      .slice(
+        0,
+        steps.findIndex((step) => step.id === gap.then),
+      )
+      .map((step) => step.id)
+    service.fill(gap, sampler.exercises, earlier, surroundingsOf(sampler)).then(
+      (found) => {
+        setOffers(found)
+        worker.terminate()
+      },
+      () => {
+        setOffers([])
+        worker.terminate()
+      },
+    )
+  }
+  return (
+    <li className="problem">
+      <KnotGlyph />
+      <span>
+        From “{names.get(gap.before)}” to “{names.get(gap.then)}” is a step of {Math.round(gap.rise)}; {Math.round(gap.limit)} is the most that is easily
+        followed.{' '}
+        {offers === null && (
+          <Button size="small" onClick={ask}>
+            What would fill it?
+          </Button>
+        )}
+        {offers === 'busy' && <span className="quiet">Trying the stitches …</span>}
+        {Array.isArray(offers) && offers.length === 0 && <span className="quiet">Nothing in the library lies between without bringing something new.</span>}
+        {Array.isArray(offers) && (
+          <ul className="plain-list">
+            {offers.map((offer: GapFilling, index) => (
+              <li key={index} className="easing">
+                <span className="why">
+                  <b>{offer.name}</b>, {Math.round(offer.difficulty)}: {offer.because}
+                </span>
+                <Button size="small" onClick={() => addOffer(offer, gap, sampler, course, done)}>
+                  Add it
+                </Button>
+              </li>
+            ))}
+          </ul>
+        )}
+      </span>
+    </li>
+  )
+}
+
+/** A new exercise in the next free place, taught just before the one that was too steep. */
+function addOffer(offer: GapFilling, gap: Extract<Gap, { kind: 'steep' }>, sampler: Sampler, course: Course, done: readonly WorkedExercise[]): void {
+  const document = findStitch(offer.stitch, sampler.stitches)
+  if (!document) return
+  const made: Exercise = { ...newExercise(document, sampler, done, `e${crypto.randomUUID().slice(0, 8)}`), ...offer.set }
+  edit({ kind: 'add-exercise', exercise: made, at: sampler.exercises.length })
+  const lessons = course.plan.lessons.map((ids) => ids.flatMap((id) => (id === gap.then ? [made.id, id] : [id])))
+  takePlan({ ...sampler, exercises: [...sampler.exercises, made] }, { lessons })
+}
+
+const STYLES: Readonly<Record<string, string>> = { 'every-hole': 'every hole', 'every-nth': 'every third', 'guide-only': 'the line', none: 'nothing' }
+
+function Fading({ sampler, course }: { sampler: Sampler; course: Course }) {
+  const { results } = useWorked()
+  const [first, setFirst] = useState<MarkStyle>('every-hole')
+  const [last, setLast] = useState<MarkStyle>('guide-only')
+  const order = course.plan.lessons.flat().flatMap((id): WorkedExercise[] => {
+    const result = results.get(id)
+    return result?.ok ? [result.value] : []
+  })
+  const changes = fadeMarks(order, first, last)
+  const names = new Map(sampler.exercises.map((exercise) => [exercise.id, exercise.name] as const))
+  const choice = (label: string, value: MarkStyle, onChange: (style: MarkStyle) => void) => (
+    <Field label={label}>
+      {(id) => (
+        <Select<MarkStyle>
+          id={id}
+          size="small"
+          value={value}
+          options={FADING.map((style) => ({ value: style, label: STYLES[style] ?? style }))}
+          onChange={onChange}
+        />
+      )}
+    </Field>
+  )
+  const apply = (): void => {
+    for (const change of changes) edit({ kind: 'change-exercise', id: change.id, set: { marks: change.to, ...(change.to === 'every-nth' ? { nth: 3 } : {}) } })
+  }
+  return (
+    <>
+      <h2 style={{ marginTop: 14 }}>Marks that fade</h2>
+      <div className="two">
+        {choice('At first', first, setFirst)}
+        {choice('In the end', last, setLast)}
+      </div>
+      {changes.length === 0 ? (
+        <p className="why">The marks of the lines fade like this already.</p>
+      ) : (
+        <>
+          <ul className="plain-list why">
+            {changes.map((change) => (
+              <li key={change.id}>
+                {names.get(change.id)}: {STYLES[change.to]} instead of {STYLES[change.from] ?? change.from}
+                {change.before === 0
+                  ? ', as its motion is new'
+                  : `, as its motions were worked ${change.before === 1 ? 'once' : `${change.before} times`} before`}
+              </li>
+            ))}
+          </ul>
+          <Button size="small" onClick={apply}>
+            Fade the marks
+          </Button>
+        </>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,42 @@
+/** The course as the stage and its panels see it: from the worked exercises and the document. */
+import {
+  brokenRules,
+  courseOf,
+  courseSettings,
+  describePlan,
+  lessonsFor,
+  planOf,
+  type BrokenRule,
+  type CourseItem,
+  type CoursePlan,
+  type CourseSettings,
+  type PlanDescription,
+} from '@lemmata/core/plan'
+import type { Sampler } from '@lemmata/core/sampler'
+import { useMemo } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
+import { edit } from '../store/index.ts'
+
+export interface Course {
+  readonly course: readonly CourseItem[]
+  readonly settings: CourseSettings
+  readonly plan: CoursePlan
+  readonly description: PlanDescription
+  readonly broken: readonly BrokenRule[]
+}
+
+export function useCourse(sampler: Sampler): Course {
+  const { done } = useWorked()
+  return useMemo(() => {
+    const course = courseOf(done)
+    const settings = courseSettings(sampler)
+    const plan = planOf(sampler, course, settings)
+    return { course, settings, plan, description: describePlan(course, plan, settings), broken: brokenRules(course, plan, settings) }
+  }, [done, sampler])
+}
+
+/** The plan becomes the order of the sampler; exercises that are not taught keep their place behind. */
+export function takePlan(sampler: Sampler, plan: CoursePlan): void {
+  const lessons = lessonsFor(plan, sampler.lessons, () => `l${crypto.randomUUID().slice(0, 8)}`)
+  edit({ kind: 'set-order', ids: plan.lessons.flat(), lessons })
+}

@@ -1,0 +1,65 @@
+/** Seeking an order: progress while it lasts, the best so far at any moment, and a way to stop. */
+import type { CourseItem, CourseSettings, OrderAnswer, OrderProgress } from '@lemmata/core/plan'
+import { proxy, type Remote, wrap } from 'comlink'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { OrderService } from '../compute/order.worker.ts'
+
+export type Finding =
+  | { readonly state: 'idle' }
+  | { readonly state: 'busy'; readonly progress: OrderProgress | null }
+  | { readonly state: 'done'; readonly answer: OrderAnswer; readonly stopped: boolean }
+  | { readonly state: 'failed' }
+
+interface Running {
+  readonly worker: Worker
+  readonly service: Remote<OrderService>
+}
+
+export function startOrderWorker(): Running {
+  const worker = new Worker(new URL('../compute/order.worker.ts', import.meta.url), { type: 'module' })
+  return { worker, service: wrap<OrderService>(worker) }
+}
+
+export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | null) {
+  const [finding, setFinding] = useState<Finding>({ state: 'idle' })
+  const running = useRef<Running | null>(null)
+  const end = useCallback(() => {
+    running.current?.worker.terminate()
+    running.current = null
+  }, [])
+  useEffect(() => end, [end])
+
+  const find = useCallback(
+    (course: readonly CourseItem[], settings: CourseSettings) => {
+      end()
+      const begun = startOrderWorker()
+      running.current = begun
+      const mine = (): boolean => running.current === begun
+      setFinding({ state: 'busy', progress: null })
+      begun.worker.addEventListener('error', () => mine() && setFinding({ state: 'failed' }))
+      const onProgress = proxy((progress: OrderProgress) => {
+        if (mine()) setFinding({ state: 'busy', progress })
+      })
+      begun.service.find(course, settings, onProgress).then(
+        (answer) => {
+          if (!mine()) return
+          end()
+          setFinding({ state: 'done', answer, stopped: false })
+        },
+        () => mine() && setFinding({ state: 'failed' }),
+      )
+    },
+    [end],
+  )
+
+  /** The best that was found so far is the answer. */
+  const stop = useCallback(() => {
+    end()
+    setFinding((now) => {
+      const answer = now.state === 'busy' && now.progress ? costOf(now.progress) : null
+      return answer ? { state: 'done', answer, stopped: true } : { state: 'idle' }
+    })
+  }, [end, costOf])
+  const forget = useCallback(() => setFinding({ state: 'idle' }), [])
+  return { finding, find, stop, forget }
+}

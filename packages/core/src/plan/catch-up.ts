@@ -1,0 +1,25 @@
+/** The way in for a learner who joins late: what the lesson rests on, in order, and how long it takes. */
+import type { CourseItem } from './course.ts'
+import type { CoursePlan } from './cost.ts'
+import { reachable, rulesOf } from './rules.ts'
+import type { CourseSettings } from './wishes.ts'
+
+export interface CatchUp {
+  readonly ids: readonly string[]
+  readonly minutes: number
+}
+
+/** Exercises of earlier lessons that those of this lesson (from 0) need to have been learned; not what only lies under them. */
+export function catchUp(course: readonly CourseItem[], plan: CoursePlan, lesson: number, settings: CourseSettings): CatchUp {
+  const needs = new Map<string, string[]>()
+  for (const rule of rulesOf(course, settings))
+    if (rule.kind === 'before' && (rule.because.why === 'motions' || rule.because.why === 'base'))
+      needs.set(rule.then, [...(needs.get(rule.then) ?? []), rule.first])
+  const wanted = new Set((plan.lessons[lesson] ?? []).flatMap((id) => [...reachable(id, needs)]))
+  const ids = plan.lessons
+    .slice(0, lesson)
+    .flat()
+    .filter((id) => wanted.has(id))
+  const minutes = course.filter((item) => ids.includes(item.id)).reduce((total, item) => total + item.minutes + item.homeMinutes, 0)
+  return { ids, minutes }
+}
