@@ -201,10 +201,13 @@ describe('fills as the eye sees them', () => {
     expect(Math.min(...(last?.points ?? []).map((at) => Math.abs(at.x + 0.75 * at.y)))).toBeLessThan(3)
   })
 
-  it.each(['whipped-back', 'couching-stitch', 'threaded-running'])('%s keeps to a gentle curve: its second pass is measured from its own beginning', (stitch) => {
-    const done = work(stitch, { kind: 'line', path: 'M 0 20 C 30 0 70 0 100 20' })
-    expect(done.deviationMm).toBeLessThanOrEqual(done.toleranceMm + 1e-9)
-  })
+  it.each(['whipped-back', 'couching-stitch', 'threaded-running'])(
+    '%s keeps to a gentle curve: its second pass is measured from its own beginning',
+    (stitch) => {
+      const done = work(stitch, { kind: 'line', path: 'M 0 20 C 30 0 70 0 100 20' })
+      expect(done.deviationMm).toBeLessThanOrEqual(done.toleranceMm + 1e-9)
+    },
+  )
 
   it('long and short in columns: the same stitches, each pierced by the next, a column at a time', () => {
     const shape = { kind: 'shape', path: 'M 0 0 L 16 0 L 16 18 L 0 18 Z' } as const

@@ -5,8 +5,8 @@
  *   evenness   sum over places of ((difficulty - ramp) / 8)^2, the ramp being straight from the easiest to the
  *              hardest, + ((rise - limit) / 8)^2 for a rise above the limit, + ((fall - 6) / 8)^2 for a fall of more than 6
  *   novelty    3 for each motion beyond the first that is new in one lesson
- *   return     1.5 for each motion that more than one exercise has and that none comes back to two to four lessons
- *              after the lesson it is first met in
+ *   return     1.5 for each motion that none comes back to two to four lessons after the lesson it is first met in, where
+ *              an order could (see `motionsToReturn`)
  *   variety    0.5 for each exercise of the same family as the one before it, 1.25 for one in the same stitch
  *   minutes    2 ((minutes - even share) / even share)^2 for each lesson
  *
@@ -14,7 +14,7 @@
  */
 import { clamp } from '../base/index.ts'
 import type { Motion } from '../work/index.ts'
-import type { CourseItem } from './course.ts'
+import { byDifficulty, type CourseItem } from './course.ts'
 import type { CourseSettings, Wishes } from './wishes.ts'
 
 /** Exercises in order, lesson by lesson. */
@@ -75,7 +75,7 @@ export function costOf(plan: CoursePlan, course: readonly CourseItem[], settings
     }
     novelty += NEW_AT_ONCE * Math.max(0, fresh - 1)
   }
-  const unreturned = motionsToReturn(course).filter((motion) => !returned.has(motion)).length
+  const unreturned = motionsToReturn(course, settings).filter((motion) => !returned.has(motion)).length
   const minutes = lessons.reduce((total, items) => total + fullnessCost(minuteUnits(items, settings), share), 0)
   return weighed({ evenness, novelty, return: NO_RETURN * unreturned, variety, minutes }, wishes)
 }
@@ -140,19 +140,29 @@ export function roomOf({ lessonMinutes }: Pick<CourseSettings, 'lessonMinutes'>)
 
 /** Minutes of a lesson, in fives, if all were alike: of as many lessons as are wanted, or as the minutes need. */
 export function evenShare(course: readonly CourseItem[], settings: CourseSettings): number {
-  const room = roomOf(settings)
-  const all = course.reduce((total, item) => total + unitsOf(item, settings), 0)
-  const lessons = Math.max(settings.lessons ?? 1, Math.ceil(all / room), 1)
-  return Math.max(1, all / lessons)
+  return Math.max(1, totalUnits(course, settings) / lessonCount(course, settings))
+}
+
+/** As many lessons as are wanted, or as the minutes need. */
+function lessonCount(course: readonly CourseItem[], settings: CourseSettings): number {
+  return Math.max(settings.lessons ?? 1, Math.ceil(totalUnits(course, settings) / roomOf(settings)), 1)
+}
+
+function totalUnits(course: readonly CourseItem[], settings: CourseSettings): number {
+  return course.reduce((total, item) => total + unitsOf(item, settings), 0)
 }
 
 export function fullnessCost(units: number, share: number): number {
   return UNEVEN_MINUTES * ((units - share) / share) ** 2
 }
 
-/** Motions that come back at all: more than one exercise has them. */
-export function motionsToReturn(course: readonly Pick<CourseItem, 'motions'>[]): readonly Motion[] {
-  const times = new Map<Motion, number>()
-  for (const { motions } of course) for (const motion of motions) times.set(motion, (times.get(motion) ?? 0) + 1)
-  return [...times].filter(([, count]) => count > 1).map(([motion]) => motion)
+/**
+ * Motions that an order can bring back in time: by difficulty, some other exercise with the motion stands no more than
+ * four lessons after the easiest. One whose exercises lie further apart is a gap to fill, not a fault of the order.
+ */
+export function motionsToReturn(course: readonly CourseItem[], settings: CourseSettings): readonly Motion[] {
+  const reach = (RETURN_TO * course.length) / lessonCount(course, settings)
+  const ranks = new Map<Motion, number[]>()
+  for (const [rank, { motions }] of byDifficulty(course).entries()) for (const motion of motions) ranks.set(motion, [...(ranks.get(motion) ?? []), rank])
+  return [...ranks].filter(([, [first, second]]) => second !== undefined && second - (first as number) <= reach).map(([motion]) => motion)
 }

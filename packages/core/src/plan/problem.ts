@@ -67,7 +67,7 @@ export function orderProblem(given: readonly CourseItem[], settings: CourseSetti
     fresh,
     freshAlone: Float64Array.from(fresh, (one) => wishes.novelty * freshCost(one, false)),
     freshMore: Float64Array.from(fresh, (one) => wishes.novelty * freshCost(one, true)),
-    returns: motionsToReturn(items).map((motion) => {
+    returns: motionsToReturn(items, settings).map((motion) => {
       const having = items.flatMap((item, i) => (item.motions.includes(motion) ? [i] : []))
       const first = having.find((i) => !rests.get((items[i] as CourseItem).id)?.some((one) => one.motion === motion)) as number
       return { first, others: having.filter((i) => i !== first) }

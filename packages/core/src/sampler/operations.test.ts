@@ -29,6 +29,22 @@ const operation: fc.Arbitrary<Operation> = fc.oneof(
       guide: fc.constant({ kind: 'line' as const, path: 'M 0 0 L 9 0' }),
     }),
   }),
+  fc.record({
+    kind: fc.constant('set-order' as const),
+    ids: fc.shuffledSubarray(['a', 'b', 'c', 'd']),
+    lessons: fc.constantFrom([], [{ id: 'l1', title: 'Rain', exercises: ['a', 'c'] }]),
+  }),
+  fc.record({
+    kind: fc.constant('keep-order' as const),
+    at: fc.nat(3),
+    order: fc.record({
+      id: fc.constantFrom('o1', 'o2'),
+      name: fc.constantFrom('One', 'Two'),
+      exercises: fc.constant(['a', 'b']),
+      lessons: fc.constant([['a'], ['b']]),
+    }),
+  }),
+  fc.record({ kind: fc.constant('drop-order' as const), id: fc.constantFrom('o1', 'o2') }),
   fc.record({ kind: fc.constant('set-hoop' as const), hoop: fc.constant(null) }),
   fc.record({
     kind: fc.constant('put-thread' as const),

@@ -76,7 +76,12 @@ export function applyOperation(sampler: Sampler, operation: Operation): Result<S
     case 'keep-order':
       return success({ ...sampler, keptOrders: put(sampler.keptOrders ?? [], operation.order, operation.at) })
     case 'drop-order':
-      return success({ ...sampler, keptOrders: (sampler.keptOrders ?? []).filter((order) => order.id !== operation.id) })
+      return success(
+        withKept(
+          sampler,
+          (sampler.keptOrders ?? []).filter((order) => order.id !== operation.id),
+        ),
+      )
     case 'put-stitch': {
       const at = sampler.stitches.findIndex((stitch) => stitch.id === operation.stitch.id)
       return success({ ...sampler, stitches: put(sampler.stitches, operation.stitch, at < 0 ? sampler.stitches.length : at) })
@@ -184,6 +189,11 @@ function changeBrief(brief: Brief, { set, clear }: { readonly set: BriefChange; 
     next.waysOfWorking = { ...brief.waysOfWorking, ...Object.fromEntries(Object.entries(waysOfWorking).filter(([, value]) => value !== undefined)) }
   for (const key of clear ?? []) delete next[key]
   return next as unknown as Brief
+}
+
+function withKept(sampler: Sampler, keptOrders: readonly KeptOrder[]): Sampler {
+  const { keptOrders: _before, ...rest } = sampler
+  return keptOrders.length > 0 ? { ...rest, keptOrders } : rest
 }
 
 /** Listed ids first, in that order; any that the list does not know (added meanwhile) keep their order behind. */
