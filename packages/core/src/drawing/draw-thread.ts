@@ -109,12 +109,21 @@ function bead(segment: Segment, path: readonly Point[]): DrawingItem[] {
   ]
 }
 
+/** Straight from end to end where nobody could tell; a loop or a laid thread keeps its way. */
+function chordOr(path: readonly Point[], withinMm: number): readonly Point[] {
+  const [first, last] = [path[0] as Point, path[path.length - 1] as Point]
+  const size = Math.hypot(last.x - first.x, last.y - first.y)
+  const off = (at: Point): number =>
+    size < 1e-9 ? Math.hypot(at.x - first.x, at.y - first.y) : Math.abs((at.x - first.x) * (last.y - first.y) - (at.y - first.y) * (last.x - first.x)) / size
+  return path.some((at) => off(at) > withinMm) ? path : [first, last]
+}
+
 function stretch(path: readonly Point[], colour: string, widthMm: number, detail: Detail, segment: Segment): DrawingItem[] {
   if (detail === 'chords')
     return [
       {
         kind: 'stroke',
-        paths: [[path[0] as Point, path[path.length - 1] as Point]],
+        paths: [chordOr(path, widthMm / 2)],
         widthMm,
         colour: segment.lie === 'flat' ? mix(colour, DARK, 0.1) : colour,
         cap: 'butt',

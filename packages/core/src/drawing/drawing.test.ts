@@ -31,6 +31,15 @@ function work(stitch: string, guide: Guide, more: Partial<Exercise> = {}): Worke
 const line: Guide = { kind: 'line', path: 'M 100 150 L 160 150' }
 
 describe('thread', () => {
+  it('keeps its loops and its curves however small it appears', () => {
+    const box = (done: WorkedExercise, detail: 'chords' | 'body'): number[] => {
+      const at = drawThread(done.worked.segments, 'front', lookOf(done.assigned), detail).flatMap((item) => (item.kind === 'stroke' ? item.paths.flat() : []))
+      return [Math.min(...at.map(({ x }) => x)), Math.max(...at.map(({ x }) => x)), Math.min(...at.map(({ y }) => y)), Math.max(...at.map(({ y }) => y))]
+    }
+    for (const done of [work('chain-stitch', line), work('couching-stitch', { kind: 'line', path: 'M 100 150 C 110 120 150 120 160 150' })])
+      for (const [index, side] of box(done, 'chords').entries()) expect(Math.abs(side - (box(done, 'body')[index] as number))).toBeLessThan(0.3)
+  })
+
   it('is drawn as wide as the bundle lies, more of it the larger it appears', () => {
     const done = work('back-stitch', line)
     const look = lookOf(done.assigned)
