@@ -29,6 +29,8 @@ function course(count: number, seed: number): CourseItem[] {
       difficulty,
       minutes: 15 + 60 * next(),
       homeMinutes: 0,
+      showMinutes: 2,
+      firstMinutes: 0,
       motions,
       family,
       stitch: id,

@@ -1,6 +1,6 @@
 /** One exercise of the course: its parts, how it compares, what would ease it, its pins, its practice. */
 import type { Surroundings } from '@lemmata/core/assign'
-import { surroundingsOf } from '@lemmata/core/assign'
+import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { catchUp, comparisonInWords, type Easing, partWord, practiceAsked } from '@lemmata/core/plan'
 import type { Exercise, Pins, Sampler } from '@lemmata/core/sampler'
@@ -31,6 +31,7 @@ export function ChosenPanel({ sampler, exercise, course }: { sampler: Sampler; e
       <Easings key={exercise.id} done={done} sampler={sampler} />
       <Practice done={done} sampler={sampler} course={course} />
       <PinFields sampler={sampler} exercise={exercise} course={course} />
+      <UsedAgain done={done} course={course} />
       <Joining exercise={exercise} course={course} />
     </section>
   )
@@ -210,6 +211,37 @@ function PinFields({ sampler, exercise, course }: { sampler: Sampler; exercise: 
         step={10}
         onChange={(homePercent) => edit({ kind: 'change-exercise', id: exercise.id, set: { homePercent } })}
       />
+    </>
+  )
+}
+
+/** Later exercises in the same stitch, with their settings beside these, so that learners know what they practise for. */
+function UsedAgain({ done, course }: { done: WorkedExercise; course: Course }) {
+  const { results } = useWorked()
+  const order = course.plan.lessons.flat()
+  const later = order.slice(order.indexOf(done.exercise.id) + 1).flatMap((id): WorkedExercise[] => {
+    const result = results.get(id)
+    return result?.ok && (result.value.exercise.stitch === done.exercise.stitch || result.value.assigned.document.base === done.exercise.stitch)
+      ? [result.value]
+      : []
+  })
+  const setting = ({ assigned, worked }: WorkedExercise): string =>
+    `${strandsInWords(assigned.strands.value)}, ${worked.fitted.pitchMm.toFixed(1)} mm from stitch to stitch`
+  return (
+    <>
+      <h3>Where it is used again</h3>
+      {later.length === 0 ? (
+        <p className="why">Nowhere in this course.</p>
+      ) : (
+        <ul className="plain-list why">
+          <li>Here: {setting(done)}.</li>
+          {later.map((one) => (
+            <li key={one.exercise.id}>
+              {one.exercise.name}: {setting(one)}.
+            </li>
+          ))}
+        </ul>
+      )}
     </>
   )
 }

@@ -6,13 +6,14 @@ import {
   type CostTerms,
   type CoursePlan,
   describePlan,
+  divideIntoLessons,
   filledLessons,
   type OrderAnswer,
   type OrderProgress,
 } from '@lemmata/core/plan'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Input, Progress } from 'antd'
-import { useCallback, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { edit } from '../store/index.ts'
 import { type Course, takePlan } from './use-course.ts'
 import { useFinder } from './use-finder.ts'
@@ -36,7 +37,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
   const [kept, setKept] = useState<string | null>(null)
   const others = sampler.keptOrders ?? []
   const beside = others.find((order) => order.id === kept)
-  const sorted = sortedCost(course)
+  const sorted = useMemo(() => sortedCost(course), [course])
   return (
     <section className="panel order-side" aria-label="Find an order">
       <h2>Find an order</h2>
@@ -69,6 +70,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
         <Answer
           answer={finding.answer}
           course={course}
+          sorted={sorted}
           stopped={finding.stopped}
           onTake={() => {
             takePlan(sampler, (finding.answer as { plan: CoursePlan }).plan)
@@ -83,11 +85,18 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
       )}
       {finding.state === 'idle' && items.length > 1 && (
         <p className="why">
-          Yours costs {description.cost.total.toFixed(1)}, sorting by difficulty {sorted.toFixed(1)}. Lemmata looks for the order that keeps every rule and
-          costs least.
+          Yours costs {description.cost.total.toFixed(1)}, sorting by difficulty {sorted.cost.total.toFixed(1)}
+          {sorted.words}. Lemmata looks for the order that keeps every rule and costs least.
         </p>
       )}
-      <Costs mine={description.cost} other={beside ? costOf({ lessons: beside.lessons }, items, settings) : null} otherName={beside?.name ?? ''} />
+      {finding.state !== 'done' && (
+        <Costs
+          mine={description.cost}
+          other={beside ? costOf({ lessons: beside.lessons }, items, settings) : null}
+          otherName={beside?.name ?? ''}
+          sorted={sorted.cost}
+        />
+      )}
       <h3 style={{ marginTop: 14 }}>Kept orders</h3>
       {others.length === 0 && <p className="why">None yet. Keep an order to lay another beside it.</p>}
       <ul className="kept">
@@ -129,21 +138,34 @@ function known(plan: CoursePlan, { course }: Course): CoursePlan {
   return { lessons: [...lessons, ...rest] }
 }
 
-/** What sorting by difficulty would cost in lessons filled in order. */
-function sortedCost({ course, settings }: Course): number {
-  return costOf({ lessons: filledLessons(byDifficulty(course), settings) }, course, settings).total
+interface Sorted {
+  readonly cost: CostTerms
+  readonly words: string
+}
+
+/** What sorting by difficulty would cost, in the best lessons for it. */
+function sortedCost({ course, settings }: Course): Sorted {
+  const sorted = byDifficulty(course)
+  const divided = divideIntoLessons(
+    course,
+    sorted.map((item) => item.id),
+    settings,
+  )
+  const { lessons } = divided ?? { lessons: filledLessons(sorted, settings) }
+  return { cost: costOf({ lessons }, course, settings), words: divided ? '' : ', and would break a rule' }
 }
 
 interface AnswerProps {
   readonly answer: Extract<OrderAnswer, { found: true }>
   readonly course: Course
+  readonly sorted: Sorted
   readonly stopped: boolean
   readonly onTake: () => void
   readonly onKeep: (name: string) => void
   readonly onDrop: () => void
 }
 
-function Answer({ answer, course, stopped, onTake, onKeep, onDrop }: AnswerProps) {
+function Answer({ answer, course, sorted, stopped, onTake, onKeep, onDrop }: AnswerProps) {
   const { description, plan } = course
   const same = JSON.stringify(plan.lessons.filter((ids) => ids.length > 0)) === JSON.stringify(answer.plan.lessons)
   const gap = answer.cost.total > 0 ? Math.max(0, 1 - answer.bound / answer.cost.total) : 0
@@ -166,8 +188,8 @@ function Answer({ answer, course, stopped, onTake, onKeep, onDrop }: AnswerProps
       ) : (
         <>
           <p style={{ margin: '8px 0 4px' }}>
-            Costs <b>{answer.cost.total.toFixed(1)}</b>; yours {description.cost.total.toFixed(1)}; sorted by difficulty {sortedCost(course).toFixed(1)}.{' '}
-            {proof}
+            Costs <b>{answer.cost.total.toFixed(1)}</b>; yours {description.cost.total.toFixed(1)}; sorted by difficulty {sorted.cost.total.toFixed(1)}
+            {sorted.words}. {proof}
             {difference}
           </p>
         </>
@@ -181,7 +203,7 @@ function Answer({ answer, course, stopped, onTake, onKeep, onDrop }: AnswerProps
         <Button onClick={onDrop}>{same ? 'Good' : 'Keep mine'}</Button>
       </div>
       {!same && <Beside course={course} plan={answer.plan} />}
-      <Costs mine={description.cost} other={same ? null : answer.cost} otherName="found" />
+      <Costs mine={description.cost} other={same ? null : answer.cost} otherName="found" sorted={sorted.cost} />
       {!same && <KeepField label="Keep the found order as" onKeep={onKeep} />}
     </div>
   )
@@ -193,23 +215,30 @@ function Beside({ course, plan }: { course: Course; plan: CoursePlan }) {
   const names = new Map(items.map((item) => [item.id, item.name] as const))
   const here = new Map(description.steps.map((step) => [step.id, step] as const))
   const there = describePlan(items, plan, settings)
+  const [reasons, setReasons] = useState(false)
   return (
-    <ol className="beside-list" aria-label="The other order">
-      {there.steps.map((step) => {
-        const moved = (here.get(step.id)?.place ?? step.place) - step.place
-        return (
-          <li key={step.id} title={step.why}>
-            <span className="quiet">{step.lesson + 1}</span>
-            <span>{names.get(step.id)}</span>
-            <span className="quiet">{moved === 0 ? '' : moved > 0 ? `${moved} earlier` : `${-moved} later`}</span>
-          </li>
-        )
-      })}
-    </ol>
+    <>
+      <Button size="small" type="text" aria-pressed={reasons} onClick={() => setReasons(!reasons)}>
+        {reasons ? 'Without reasons' : 'With reasons'}
+      </Button>
+      <ol className="beside-list" aria-label="The other order">
+        {there.steps.map((step) => {
+          const moved = (here.get(step.id)?.place ?? step.place) - step.place
+          return (
+            <li key={step.id}>
+              <span className="quiet">{step.lesson + 1}</span>
+              <span>{names.get(step.id)}</span>
+              <span className="quiet">{moved === 0 ? '' : moved > 0 ? `${moved} earlier` : `${-moved} later`}</span>
+              {reasons && <span className="why">{step.why}</span>}
+            </li>
+          )
+        })}
+      </ol>
+    </>
   )
 }
 
-function Costs({ mine, other, otherName }: { mine: CostTerms; other: CostTerms | null; otherName: string }) {
+function Costs({ mine, other, otherName, sorted }: { mine: CostTerms; other: CostTerms | null; otherName: string; sorted: CostTerms }) {
   return (
     <table className="costs">
       <thead>
@@ -217,6 +246,7 @@ function Costs({ mine, other, otherName }: { mine: CostTerms; other: CostTerms |
           <th scope="col">Cost</th>
           <th scope="col">yours</th>
           {other && <th scope="col">{otherName}</th>}
+          <th scope="col">sorted</th>
         </tr>
       </thead>
       <tbody>
@@ -225,6 +255,7 @@ function Costs({ mine, other, otherName }: { mine: CostTerms; other: CostTerms |
             <th scope="row">{term.name}</th>
             <td>{mine[term.key].toFixed(1)}</td>
             {other && <td>{other[term.key].toFixed(1)}</td>}
+            <td>{sorted[term.key].toFixed(1)}</td>
           </tr>
         ))}
         <tr>
@@ -237,6 +268,9 @@ function Costs({ mine, other, otherName }: { mine: CostTerms; other: CostTerms |
               <b>{other.total.toFixed(1)}</b>
             </td>
           )}
+          <td>
+            <b>{sorted.total.toFixed(1)}</b>
+          </td>
         </tr>
       </tbody>
     </table>

@@ -57,7 +57,15 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
                   {lesson + 1}. {sampler.lessons[lesson]?.title ?? `Lesson ${lesson + 1}`}
                 </h3>
                 <span className="quiet">
-                  {ids.length === 0 ? 'nothing yet' : minutesInWords(minutes, home, settings.lessonMinutes, ids.length)}
+                  {ids.length === 0
+                    ? 'nothing yet'
+                    : minutesInWords(
+                        minutes,
+                        home,
+                        settings.lessonMinutes,
+                        ids.length,
+                        ids.reduce((total, id) => total + (items.get(id)?.showMinutes ?? 0), 0),
+                      )}
                   {ids.length > 0 ? ` · ${riseInWords(plan.lessons, lesson, steps)}` : ''}
                 </span>
                 {ids.length === 0 && (
@@ -88,11 +96,11 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
   )
 }
 
-function minutesInWords(minutes: number, home: number, room: number, count: number): string {
+function minutesInWords(minutes: number, home: number, room: number, count: number, showing: number): string {
   const rounded = (one: number): number => MINUTES_STEP * Math.max(1, Math.round(one / MINUTES_STEP))
   const over = count === 1 && minutes > room ? minutes - room : 0
   const atHome = over + home
-  return `${rounded(minutes - over)} of ${room} min in class${atHome > 0 ? `, ${rounded(atHome)} at home` : ''}`
+  return `${rounded(minutes - over)} of ${room} min in class, ${Math.max(1, Math.round(showing))} of them showing${atHome > 0 ? `, ${rounded(atHome)} at home` : ''}`
 }
 
 /** From the hardest of the lesson before to the hardest of this one. */

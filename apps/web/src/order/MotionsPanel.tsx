@@ -1,7 +1,7 @@
 /** Where each motion is first met and when it comes back; where the ramp is too steep; marks that fade. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { fadeMarks, FADING, findGaps, type Gap, type GapFilling, motionWord, newExercise } from '@lemmata/core/plan'
+import { andList, fadeMarks, FADING, findGaps, type Gap, type GapFilling, motionWord, newExercise } from '@lemmata/core/plan'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
 import { Button, Select } from 'antd'
@@ -15,7 +15,7 @@ import { startOrderWorker } from './use-finder.ts'
 
 export function MotionsPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
   const { description, plan } = course
-  const gaps = findGaps(description)
+  const gaps = findGaps(description, course.course)
   const lessons = plan.lessons.length
   return (
     <section className="panel order-side" aria-label="Motions and gaps">
@@ -61,7 +61,7 @@ export function MotionsPanel({ sampler, course }: { sampler: Sampler; course: Co
       {gaps.length === 0 && <p className="why">No step is too high, and every motion that could comes back in time.</p>}
       <ul className="plain-list">
         {gaps.map((gap) => (
-          <GapLine key={gap.kind === 'steep' ? gap.then : gap.motion} gap={gap} sampler={sampler} course={course} />
+          <GapLine key={gap.kind === 'steep' ? gap.then : gap.kind === 'alike' ? gap.ids.join() : gap.motion} gap={gap} sampler={sampler} course={course} />
         ))}
       </ul>
       <Fading sampler={sampler} course={course} />
@@ -86,6 +86,16 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
   const names = new Map(course.course.map((item) => [item.id, item.name] as const))
   const { done } = useWorked()
   const [offers, setOffers] = useState<readonly GapFilling[] | 'busy' | null>(null)
+  if (gap.kind === 'alike')
+    return (
+      <li className="problem">
+        <KnotGlyph />
+        <span>
+          {andList(gap.ids.map((id) => names.get(id) ?? id))} follow one another and are all of one kind ({gap.family}). Put something of another texture
+          between.
+        </span>
+      </li>
+    )
   if (gap.kind === 'no-return')
     return (
       <li className="problem">

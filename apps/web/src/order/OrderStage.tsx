@@ -1,5 +1,6 @@
 /** The ramp from first line to last knot: seen, ordered by hand or by Lemmata, with every reason. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { levelInWords } from '@lemmata/core/plan'
 import { letterOf } from '@lemmata/core/sheets'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Segmented } from 'antd'
@@ -45,7 +46,10 @@ export function OrderStage() {
   return (
     <div className="order-stage">
       <div className="order-main">
-        <h1>Order</h1>
+        <div className="order-title">
+          <h1>Order</h1>
+          <span className="quiet">{levelInWords(course.course, sampler.brief.level)}</span>
+        </div>
         {course.course.length === 0 && <p className="quiet">{busy ? 'Working the exercises …' : 'No exercise can be worked yet. Their cards say why.'}</p>}
         <RampChart
           description={course.description}

@@ -7,7 +7,7 @@
  *   novelty    3 for each motion beyond the first that is new in one lesson
  *   return     1.5 for each motion that none comes back to two to four lessons after the lesson it is first met in, where
  *              an order could (see `motionsToReturn`)
- *   variety    0.5 for each exercise of the same family as the one before it, 1.25 for one in the same stitch
+ *   variety    0.5 for each exercise of the same family as the one before it, 1.5 for one in the same stitch
  *   minutes    2 ((minutes - even share) / even share)^2 for each lesson
  *
  * each times the teacher's own weight for that wish. Difficulties are points of 100; minutes count in fives.
@@ -37,7 +37,7 @@ const LEAST_LIMIT = 12
 const NEW_AT_ONCE = 3
 const NO_RETURN = 1.5
 const SAME_FAMILY = 0.5
-const SAME_STITCH = 1.25
+const SAME_STITCH = 1.5
 const UNEVEN_MINUTES = 2
 /** Lessons after its first in which a motion should come back. */
 export const RETURN_FROM = 2

@@ -113,7 +113,7 @@ describe('gaps', () => {
   const course = courseOf(all)
 
   it('a step too high is found, and filled with what lies between and asks for nothing else that is new', () => {
-    const gaps = findGaps(describePlan(course, { lessons: [['Rain'], ['Mist'], ['Dew'], ['Sun']] }, settings))
+    const gaps = findGaps(describePlan(course, { lessons: [['Rain'], ['Mist'], ['Dew'], ['Sun']] }, settings), course)
     const steep = gaps.find((gap) => gap.kind === 'steep')
     if (steep?.kind !== 'steep') throw new Error('no steep step was found')
     // Three of one score and a fourth: the ramp rises by a third of the whole, so the limit is two thirds of it.
@@ -129,8 +129,8 @@ describe('gaps', () => {
   it('a motion that is never met again is said, but not one of the last lessons', () => {
     const item = (id: string, motions: CourseItem['motions']): CourseItem => ({ ...(course[0] as CourseItem), id, name: id, motions })
     const items = [item('a', ['split']), item('b', ['wrap']), item('c', []), item('d', ['edge'])]
-    const gaps = findGaps(describePlan(items, { lessons: [['a'], ['b'], ['c'], ['d']] }, settings))
-    expect(gaps.map((one) => (one.kind === 'no-return' ? `${one.motion} ${one.met}` : one.kind))).toEqual(['split once', 'wrap once'])
+    const gaps = findGaps(describePlan(items, { lessons: [['a'], ['b'], ['c'], ['d']] }, settings), items)
+    expect(gaps.map((one) => (one.kind === 'no-return' ? `${one.motion} ${one.met}` : one.kind))).toEqual(['alike', 'split once', 'wrap once'])
   })
 })
 

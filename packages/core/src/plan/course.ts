@@ -2,6 +2,7 @@
  * The course as ordering sees it: each exercise with its difficulty, minutes and motions, and what rests on
  * what. Rests-on comes from the moves and does not depend on the order.
  */
+import { clamp } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Pins } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
@@ -11,9 +12,13 @@ export interface CourseItem {
   readonly id: string
   readonly name: string
   readonly difficulty: number
-  /** Minutes that count against the lesson: all of it, or the part done in class. */
+  /** Minutes that count against the lesson: showing it, and working it, or the part of that done in class. */
   readonly minutes: number
   readonly homeMinutes: number
+  /** Of these: the teacher shows it. */
+  readonly showMinutes: number
+  /** Of these: what the first attempts at something new take longer. */
+  readonly firstMinutes: number
   readonly motions: readonly Motion[]
   readonly family: string
   readonly stitch: string
@@ -50,20 +55,37 @@ export function taughtMotions(motions: readonly Motion[]): readonly Motion[] {
   return [...new Set(motions.map((motion) => TAUGHT_AS[motion] ?? motion))].sort()
 }
 
+/** A teacher works so many repeats, at half her learners' pace or slower: one to four minutes in recorded lessons. */
+const SHOWN_REPEATS = 3
+const SHOWN_SLOWER = 2
+const SHOWN_LEAST = 1
+const SHOWN_MOST = 4
+/** The first twenty of a new stitch take two to three times as long as the hundredth; the usual minutes are of the second or third session. */
+const FIRST_STITCHES = 20
+const FIRST_LONGER = 0.5
+
 /** The exercises that are taught (not those the teacher has set aside), as far as they can be worked. */
 export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[] {
   const taught = done.filter((one) => !one.exercise.pins?.excluded)
   const lies = orderOnCloth(taught)
+  const rests = restsOn(taught.map((one) => ({ id: one.exercise.id, difficulty: one.difficulty.score, motions: taughtMotions(motionsOf(one)) })))
   return taught.map((one) => {
     const { exercise, assigned } = one
     const motions = motionsOf(one)
     const home = (exercise.homePercent ?? 0) / 100
+    const each = one.minutes.stitching / Math.max(1, one.worked.fitted.count)
+    const showMinutes = clamp(SHOWN_REPEATS * SHOWN_SLOWER * each, SHOWN_LEAST, SHOWN_MOST)
+    const bringsNew = taughtMotions(motions).length > (rests.get(exercise.id)?.length ?? 0)
+    const firstMinutes = bringsNew ? FIRST_LONGER * each * Math.min(FIRST_STITCHES, one.worked.fitted.count) : 0
+    const working = one.minutes.total + firstMinutes
     return {
       id: exercise.id,
       name: exercise.name,
       difficulty: one.difficulty.score,
-      minutes: one.minutes.total * (1 - home),
-      homeMinutes: one.minutes.total * home,
+      minutes: showMinutes + working * (1 - home),
+      homeMinutes: working * home,
+      showMinutes,
+      firstMinutes: firstMinutes * (1 - home),
       motions: taughtMotions(motions),
       family: assigned.document.family ?? 'other',
       stitch: exercise.stitch,

@@ -51,6 +51,16 @@ export function findOrder(course: readonly CourseItem[], settings: CourseSetting
   return new Finder(problem, course, settings, rules, onProgress).find()
 }
 
+/** The best lessons for an order that stays as it is; null where it breaks a rule. */
+export function divideIntoLessons(course: readonly CourseItem[], ids: readonly string[], settings: CourseSettings): CoursePlan | null {
+  const problem = orderProblem(course, settings, rulesOf(course, settings))
+  if (!problem || problem.count === 0) return null
+  const places = new Map(problem.items.map((item, index) => [item.id, index] as const))
+  const order = ids.flatMap((id) => places.get(id) ?? [])
+  const found = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_NEAR, near: { order, reach: 1 } })
+  return found.lessons ? { lessons: found.lessons.map((lesson) => lesson.map((item) => (problem.items[item] as CourseItem).id)) } : null
+}
+
 class Finder {
   private best: SearchResult['lessons'] = null
   private cost = Infinity

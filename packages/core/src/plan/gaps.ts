@@ -6,14 +6,18 @@ import type { StitchDocument } from '../notation/index.ts'
 import type { Exercise } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
 import { waysToEase } from './compare.ts'
-import { motionsOf, taughtMotions } from './course.ts'
+import { type CourseItem, motionsOf, taughtMotions } from './course.ts'
 import type { PlanDescription } from './describe.ts'
 
 export type Gap =
   | { readonly kind: 'steep'; readonly before: string; readonly then: string; readonly rise: number; readonly limit: number }
+  | { readonly kind: 'alike'; readonly family: string; readonly ids: readonly string[] }
   | { readonly kind: 'no-return'; readonly motion: Motion; readonly first: string; readonly met: 'once' | 'badly-spaced' }
 
-export function findGaps({ steps, motions, ramp }: PlanDescription): readonly Gap[] {
+/** So many of one family in a row are dull. */
+const ALIKE = 4
+
+export function findGaps({ steps, motions, ramp }: PlanDescription, course: readonly Pick<CourseItem, 'id' | 'family'>[]): readonly Gap[] {
   const steep = steps.flatMap((step, index): Gap[] =>
     step.tooSteep ? [{ kind: 'steep', before: (steps[index - 1] as (typeof steps)[number]).id, then: step.id, rise: step.rise, limit: ramp.limit }] : [],
   )
@@ -24,7 +28,17 @@ export function findGaps({ steps, motions, ramp }: PlanDescription): readonly Ga
     if (story.returns || !first || story.first + 2 >= lessons) return []
     return [{ kind: 'no-return', motion: story.motion, first: first.id, met: story.later.length === 0 ? 'once' : 'badly-spaced' }]
   })
-  return [...steep, ...lost]
+  return [...steep, ...alikeRuns(steps.flatMap((step) => course.find((item) => item.id === step.id) ?? [])), ...lost]
+}
+
+function alikeRuns(order: readonly Pick<CourseItem, 'id' | 'family'>[]): readonly Gap[] {
+  const runs: { family: string; ids: string[] }[] = []
+  for (const { id, family } of order) {
+    const run = runs.at(-1)
+    if (run?.family === family) run.ids.push(id)
+    else runs.push({ family, ids: [id] })
+  }
+  return runs.filter((run) => run.ids.length >= ALIKE).map((run): Gap => ({ kind: 'alike', ...run }))
 }
 
 export interface GapFilling {

@@ -22,6 +22,8 @@ const item = (id: string, difficulty: number, motions: readonly Motion[] = [], m
   difficulty,
   minutes: 30,
   homeMinutes: 0,
+  showMinutes: 2,
+  firstMinutes: 0,
   motions,
   family: id,
   stitch: id,
