@@ -1,4 +1,6 @@
 import { weatherDiary } from '@lemmata/contract/demo'
+import { workSampler } from '@lemmata/core/exercise'
+import { courseOf, courseSettings, findOrder } from '@lemmata/core/plan'
 import { expect, type Page, test } from '@playwright/test'
 import { makeTeacher, saved, stage } from './pages.ts'
 
@@ -12,6 +14,12 @@ async function openDiary(page: Page): Promise<void> {
     .click()
   await stage(page, 'Order')
   await expect(page.locator('.order-row')).toHaveCount(19)
+}
+
+function diaryCourse() {
+  const sampler = weatherDiary()
+  const done = [...workSampler(sampler).values()].flatMap((result) => (result.ok ? [result.value] : []))
+  return { course: courseOf(done), settings: courseSettings(sampler) }
 }
 
 const side = (page: Page, name: string) => page.locator('.order-beside .ant-segmented-item').filter({ hasText: name }).click()
@@ -47,6 +55,10 @@ test('the best order is proven, laid beside the present one, kept, taken and und
   await page.getByRole('button', { name: 'Find the best order' }).click()
   const found = page.getByTestId('found-order')
   await expect(found).toContainText('Proven: no permitted order costs less.')
+  // What the stage says is what the core reckons outside any browser.
+  const { course, settings } = diaryCourse()
+  const best = findOrder(course, settings)
+  await expect(found).toContainText(`Costs ${best.found ? best.cost.total.toFixed(1) : 'nothing'};`)
   await expect(found).toContainText(/Costs \d+\.\d; yours \d+\.\d; sorted by difficulty \d+\.\d/)
   await found.getByRole('button', { name: 'Take this order' }).click()
   await expect.poll(() => page.locator('.order-row').allInnerTexts()).not.toEqual(before)

@@ -85,6 +85,8 @@ describe('lemmata', () => {
     const order = JSON.parse(lemmata(['order', '-'], demo).out)
     expect(order.optimal).toBe(true)
     expect(order.order[0]).toBe('e1')
+    expect(order.cost.total).toBeLessThan(order.yours.cost.total)
+    expect(order.yours.broken).toEqual([])
     expect(lemmata(['svg', '-'], demo).out).toMatch(/^<svg .*width="310mm".*id="thread"/s)
     const file = join(folder, 'sheet.pdf')
     expect(lemmata(['sheet', '-', '--out', file, '--page', 'letter', '--hand', 'left', '--lesson', 'l5'], demo).status).toBe(0)

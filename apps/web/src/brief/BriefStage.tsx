@@ -62,6 +62,14 @@ export function BriefStage() {
               onChange={(lessonMinutes) => set({ lessonMinutes })}
             />
             <NumberField
+              label="Lessons"
+              value={brief.lessons ?? 0}
+              min={0}
+              max={200}
+              hint={brief.lessons === undefined ? 'as few as the minutes need' : undefined}
+              onChange={(lessons) => (lessons > 0 ? set({ lessons }) : edit({ kind: 'change-brief', set: {}, clear: ['lessons'] }))}
+            />
+            <NumberField
               label="Minutes a week at home"
               value={brief.homeMinutesPerWeek}
               min={0}

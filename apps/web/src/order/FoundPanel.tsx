@@ -171,7 +171,11 @@ function Answer({ answer, course, sorted, stopped, onTake, onKeep, onDrop }: Ans
   const gap = answer.cost.total > 0 ? Math.max(0, 1 - answer.bound / answer.cost.total) : 0
   const proof = answer.optimal
     ? 'Proven: no permitted order costs less.'
-    : `${stopped ? 'Stopped early. ' : ''}No permitted order costs less than ${Math.max(0, answer.bound).toFixed(1)}: this one is at most ${Math.ceil(100 * gap)}% above.`
+    : `${stopped ? 'Stopped early. ' : ''}${
+        answer.bound > 0
+          ? `No permitted order costs less than ${answer.bound.toFixed(1)}, so the best there is may cost up to ${Math.ceil(100 * gap)}% less.`
+          : 'How far it is from the best there is has not been proven.'
+      }`
   const saved = TERMS.map((term) => ({ ...term, by: description.cost[term.key] - answer.cost[term.key] }))
   const better = saved.filter((term) => term.by > 0.05).map((term) => `${term.name.toLowerCase()} (${term.by.toFixed(1)})`)
   const worse = saved.filter((term) => term.by < -0.05).map((term) => `${term.name.toLowerCase()} (${(-term.by).toFixed(1)})`)

@@ -26,6 +26,8 @@ interface Row {
   readonly ramp: number
 }
 
+/** More letters would run into each other; only the chosen one is shown then. */
+const MOST_LETTERS = 44
 /** Points between the lines of the scale. */
 const EACH = 20
 
@@ -134,9 +136,11 @@ function PlaceTick({ x = 0, y = 0, payload, rows, selected }: TickProps) {
   return (
     <g transform={`translate(${x},${y})`}>
       {row.id === selected && <rect x={-10} y={1} width={20} height={18} rx={3} fill="none" stroke={DYES.indigo} strokeWidth={1.6} />}
-      <text y={15} textAnchor="middle" fill={DYES.indigo} fontWeight={700} fontFamily="Alegreya, serif" fontSize={rows.length > 30 ? 11 : 15}>
-        {row.letter}
-      </text>
+      {(rows.length <= MOST_LETTERS || row.id === selected) && (
+        <text y={15} textAnchor="middle" fill={DYES.indigo} fontWeight={700} fontFamily="Alegreya, serif" fontSize={rows.length > 30 ? 11 : 15}>
+          {row.letter}
+        </text>
+      )}
       {row.opens && (
         <text y={33} textAnchor="middle" fill={DYES.walnut} fontSize={12.5}>
           {row.lesson === 0 && rows.length < 26 ? 'lesson 1' : row.lesson + 1}

@@ -115,6 +115,7 @@ export function sixThursdays(today: string): Sampler {
       learners: 10,
       leftHanded: 2,
       lessonMinutes: 90,
+      lessons: 6,
       homeMinutesPerWeek: 60,
       startDate: start,
       everyDays: 7,

@@ -167,6 +167,7 @@ export function weatherDiary(): Sampler {
       learners: 8,
       leftHanded: 1,
       lessonMinutes: 120,
+      lessons: 10,
       homeMinutesPerWeek: 90,
     },
     cloth: { kind: 'linen-cotton', threadsPerCm: 18, thicknessMm: 0.4, colour: { name: 'Linen-cotton', hex: '#E9E0CC' }, widthMm: 380, heightMm: 380 },

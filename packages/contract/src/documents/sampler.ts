@@ -48,6 +48,7 @@ export const brief = z.object({
   leftHanded: z.number().int().min(0).max(500).default(0),
   sparePercent: z.number().min(0).max(100).default(10),
   lessonMinutes: z.number().min(5).max(600).default(90),
+  lessons: z.number().int().min(1).max(200).optional(),
   homeMinutesPerWeek: z.number().min(0).max(3000).default(45),
   startDate: isoDate.optional(),
   everyDays: z.number().int().min(1).max(90).optional(),

@@ -16,6 +16,7 @@ const briefChange = z.object({
   sparePercent: brief.shape.sparePercent.unwrap().optional(),
   lessonMinutes: brief.shape.lessonMinutes.unwrap().optional(),
   homeMinutesPerWeek: brief.shape.homeMinutesPerWeek.unwrap().optional(),
+  lessons: brief.shape.lessons,
   startDate: brief.shape.startDate,
   everyDays: brief.shape.everyDays,
   skipDates: brief.shape.skipDates,
@@ -34,7 +35,7 @@ export const operation = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('change-brief'),
     set: briefChange,
-    clear: z.array(z.enum(['startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor'])).optional(),
+    clear: z.array(z.enum(['startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons'])).optional(),
   }),
   z.object({ kind: z.literal('set-cloth'), cloth }),
   z.object({ kind: z.literal('set-hoop'), hoop: hoop.nullable() }),

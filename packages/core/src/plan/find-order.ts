@@ -33,7 +33,7 @@ export type OrderAnswer =
 export type OnProgress = (progress: OrderProgress) => boolean
 
 /** Table cells that may be filled for the bound, and plans that may be grown: about two seconds for forty exercises. */
-const BOUND_CELLS = 900_000_000
+const BOUND_CELLS = 600_000_000
 const GROWN = 1_300_000
 /** As many plans of one length are kept when the course is small enough to prove outright. */
 const MOST_KEPT = 150_000

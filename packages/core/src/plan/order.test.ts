@@ -3,13 +3,17 @@ import { sequenceFrom } from '../geometry/index.ts'
 import type { Motion } from '../work/index.ts'
 import {
   brokenRules,
+  byDifficulty,
   costOf,
   type CourseItem,
   type CoursePlan,
   type CourseSettings,
   describePlan,
+  divideIntoLessons,
   findConflict,
   findOrder,
+  lessonsFor,
+  planOf,
   restsOn,
   restsOnBase,
   rulesOf,
@@ -223,6 +227,49 @@ describe('the best order', () => {
     })
     expect(found.found && !found.optimal).toBe(true)
     if (found.found) expect(brokenRules(course, found.plan, settings)).toEqual([])
+  })
+})
+
+describe('the lessons of an order that stays', () => {
+  it('are the best of all ways to divide it', () => {
+    for (let seed = 401; seed < 421; seed += 1) {
+      const course = randomCourse(seed, 8).map((one): CourseItem => ({ ...one, after: [], detached: false, pins: {} }))
+      const order = byDifficulty(course).map((one) => one.id)
+      let best = Infinity
+      for (let cuts = 0; cuts < 2 ** (order.length - 1); cuts += 1) {
+        const lessons: string[][] = []
+        for (const [place, id] of order.entries()) {
+          if (place === 0 || cuts & (1 << (place - 1))) lessons.push([id])
+          else lessons.at(-1)?.push(id)
+        }
+        if (brokenRules(course, { lessons }, settings).length === 0) best = Math.min(best, costOf({ lessons }, course, settings).total)
+      }
+      const divided = divideIntoLessons(course, order, settings)
+      expect(divided?.lessons.flat()).toEqual(order)
+      expect(costOf(divided as CoursePlan, course, settings).total).toBeCloseTo(best, 9)
+    }
+  })
+
+  it('are none where the order breaks a rule', () => {
+    expect(divideIntoLessons([item('a', 10, ['split']), item('b', 20, ['split'])], ['b', 'a'], settings)).toBeNull()
+  })
+})
+
+describe('the plan that a sampler holds', () => {
+  const course = ['a', 'b', 'c'].map((id) => item(id, 10))
+  const exercises = ['a', 'b', 'c', 'x'].map((id) => ({ id, name: id, stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 9 0' } }) as const)
+
+  it('is its lessons; what stands in none follows, filled by minutes', () => {
+    const plan = planOf({ exercises, lessons: [{ id: 'l1', title: 'One', exercises: ['c'] }] }, course, settings)
+    expect(plan.lessons).toEqual([['c'], ['a', 'b']])
+  })
+
+  it('loses nothing that is not in the course when it is written back', () => {
+    const before = [{ id: 'l1', title: 'One', exercises: ['x', 'a'] }]
+    expect(lessonsFor({ lessons: [['b', 'a'], ['c']] }, before, (index) => `new${index}`)).toEqual([
+      { id: 'l1', title: 'One', exercises: ['b', 'a', 'x'] },
+      { id: 'new1', title: 'Lesson 2', exercises: ['c'] },
+    ])
   })
 })
 

@@ -17,10 +17,10 @@ export interface CourseSettings {
 }
 
 export function courseSettings(sampler: Sampler): CourseSettings {
-  const { lessonMinutes, wishes } = sampler.brief
+  const { lessonMinutes, lessons, wishes } = sampler.brief
   return {
     lessonMinutes,
-    lessons: sampler.lessons.length > 0 ? sampler.lessons.length : null,
+    lessons: lessons ?? null,
     lessonIds: sampler.lessons.map((lesson) => lesson.id),
     wishes: { ...USUAL_WISHES, ...Object.fromEntries(Object.entries(wishes ?? {}).filter(([, weight]) => weight !== undefined)) },
   }

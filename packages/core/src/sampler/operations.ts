@@ -10,7 +10,7 @@ export type ExerciseChange = { readonly [Key in Exclude<keyof Exercise, 'id'>]?:
 export type BriefChange = { readonly [Key in Exclude<keyof Brief, 'waysOfWorking'>]?: Brief[Key] | undefined } & {
   readonly waysOfWorking?: OverruledWays | undefined
 }
-type ClearableBriefKey = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor'
+type ClearableBriefKey = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor' | 'lessons'
 
 export type Operation =
   | { readonly kind: 'rename'; readonly name: string }

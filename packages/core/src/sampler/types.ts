@@ -30,6 +30,8 @@ export interface Brief {
   readonly leftHanded: number
   readonly sparePercent: number
   readonly lessonMinutes: number
+  /** Lessons that the teacher has in mind; left out: as few as the minutes need. */
+  readonly lessons?: number | undefined
   readonly homeMinutesPerWeek: number
   readonly startDate?: string | undefined
   readonly everyDays?: number | undefined
