@@ -3,7 +3,7 @@ import type { Surroundings } from '@lemmata/core/assign'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { catchUp, comparisonInWords, type Easing, partWord, practiceAsked } from '@lemmata/core/plan'
-import type { Exercise, Pins, Sampler } from '@lemmata/core/sampler'
+import type { Exercise, FreeSetting, Pins, Sampler } from '@lemmata/core/sampler'
 import { formatMinutes } from '@lemmata/core/units'
 import { Button, Checkbox, Segmented, Select } from 'antd'
 import { useEffect, useState } from 'react'
@@ -30,6 +30,7 @@ export function ChosenPanel({ sampler, exercise, course }: { sampler: Sampler; e
       <Comparisons done={done} course={course} />
       <Easings key={exercise.id} done={done} sampler={sampler} />
       <Practice done={done} sampler={sampler} course={course} />
+      <FreeFields exercise={exercise} />
       <PinFields sampler={sampler} exercise={exercise} course={course} />
       <UsedAgain done={done} course={course} />
       <Joining exercise={exercise} course={course} />
@@ -146,6 +147,35 @@ function Practice({ done, sampler, course }: { done: WorkedExercise; sampler: Sa
   )
 }
 
+const FREE: readonly { readonly value: FreeSetting; readonly label: string }[] = [
+  { value: 'colour', label: 'colour' },
+  { value: 'strands', label: 'strands' },
+  { value: 'length', label: 'stitch length' },
+  { value: 'marks', label: 'marks' },
+]
+
+/** What learners may choose for themselves; the sheet says it. */
+function FreeFields({ exercise }: { exercise: Exercise }) {
+  return (
+    <>
+      <h3>Learners may choose</h3>
+      <Checkbox.Group<FreeSetting>
+        className="pins"
+        aria-label="Learners may choose"
+        options={[...FREE]}
+        value={[...(exercise.free ?? [])]}
+        onChange={(free) =>
+          edit(
+            free.length > 0
+              ? { kind: 'change-exercise', id: exercise.id, set: { free } }
+              : { kind: 'change-exercise', id: exercise.id, set: {}, clear: ['free'] },
+          )
+        }
+      />
+    </>
+  )
+}
+
 function PinFields({ sampler, exercise, course }: { sampler: Sampler; exercise: Exercise; course: Course }) {
   const pins: Pins = exercise.pins ?? {}
   const set = (change: Partial<Pins>): void => {
@@ -221,9 +251,7 @@ function UsedAgain({ done, course }: { done: WorkedExercise; course: Course }) {
   const order = course.plan.lessons.flat()
   const later = order.slice(order.indexOf(done.exercise.id) + 1).flatMap((id): WorkedExercise[] => {
     const result = results.get(id)
-    return result?.ok && (result.value.exercise.stitch === done.exercise.stitch || result.value.assigned.document.base === done.exercise.stitch)
-      ? [result.value]
-      : []
+    return result?.ok && (result.value.exercise.stitch === done.exercise.stitch || result.value.assigned.base === done.exercise.stitch) ? [result.value] : []
   })
   const setting = ({ assigned, worked }: WorkedExercise): string =>
     `${strandsInWords(assigned.strands.value)}, ${worked.fitted.pitchMm.toFixed(1)} mm from stitch to stitch`

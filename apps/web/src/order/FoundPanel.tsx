@@ -50,6 +50,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
               : 'Looking for a first order …'}
           </p>
           <Button onClick={stop}>Stop here</Button>
+          {finding.progress?.best && <Beside course={course} plan={finding.progress.best} />}
         </div>
       ) : (
         <Button type="primary" disabled={items.length < 2} onClick={() => find(items, settings)}>

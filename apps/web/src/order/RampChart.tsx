@@ -2,6 +2,8 @@
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { PlanDescription } from '@lemmata/core/plan'
 import { letterOf } from '@lemmata/core/sheets'
+import { Segmented } from 'antd'
+import { useState } from 'react'
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { DYES } from '../look/theme.ts'
 
@@ -38,7 +40,8 @@ const PARTS = [
 ] as const
 
 export function RampChart({ description, worked, letters, selected, onSelect }: Props) {
-  const rows = description.steps.map((step, index): Row => {
+  const [by, setBy] = useState<'exercises' | 'lessons'>('exercises')
+  const each = description.steps.map((step, index): Row => {
     const done = worked.get(step.id)
     const part = (group: string): number => (done?.difficulty.parts ?? []).filter((one) => one.group === group).reduce((total, one) => total + one.score, 0)
     return {
@@ -54,6 +57,7 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
       ramp: step.ramp,
     }
   })
+  const rows = by === 'exercises' ? each : hardestOfLessons(each)
   const top = EACH * Math.ceil((4 + Math.max(16, ...rows.map((row) => Math.max(row.ramp, row.motion + row.memory + row.setting)))) / EACH)
   const words = rows.map((row) => `${row.name} ${Math.round(row.motion + row.memory + row.setting)}`).join(', ')
   return (
@@ -102,6 +106,16 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="ramp-key">
+        <Segmented
+          size="small"
+          aria-label="The ramp by"
+          options={[
+            { value: 'exercises', label: 'by exercise' },
+            { value: 'lessons', label: 'by lesson' },
+          ]}
+          value={by}
+          onChange={setBy}
+        />
         {PARTS.map((part) => (
           <span key={part.key}>
             <svg width="14" height="14" aria-hidden="true">
@@ -119,6 +133,17 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
       </figcaption>
     </figure>
   )
+}
+
+/** A lesson is as hard as its hardest exercise; the ramp runs from the first lesson to the last. */
+function hardestOfLessons(rows: readonly Row[]): readonly Row[] {
+  const total = (row: Row): number => row.motion + row.memory + row.setting
+  const lessons = [...new Set(rows.map((row) => row.lesson))].map((lesson) =>
+    rows.filter((row) => row.lesson === lesson).reduce((hardest, row) => (total(row) > total(hardest) ? row : hardest)),
+  )
+  const scores = lessons.map(total)
+  const [low, high] = [Math.min(...scores), Math.max(...scores)]
+  return lessons.map((row, index) => ({ ...row, opens: true, ramp: lessons.length > 1 ? low + ((high - low) * index) / (lessons.length - 1) : low }))
 }
 
 interface TickProps {

@@ -138,6 +138,10 @@ export const exercise = z.object({
     })
     .optional(),
   homePercent: z.number().min(0).max(90).optional(),
+  free: z
+    .array(z.enum(['colour', 'strands', 'length', 'marks']))
+    .max(4)
+    .optional(),
   hold: z.enum(['tight', 'easy', 'free']).optional(),
   toleranceMm: z.number().min(0.01).max(20).optional(),
   waysOfWorking: overruledWays.optional(),

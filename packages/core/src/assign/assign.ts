@@ -42,7 +42,10 @@ export interface Choice<T> {
 }
 
 export interface Assigned {
+  /** With its base's passes before its own. */
   readonly document: StitchDocument
+  /** The stitch that a composite or a filling of rows is built on. */
+  readonly base: string | null
   readonly variant: string | null
   readonly ways: WaysOfWorking
   readonly cloth: Cloth
@@ -128,6 +131,7 @@ export function assignMaterials(exercise: Exercise, around: Surroundings): Resul
     second,
     exercise,
     document,
+    base: found.base ?? null,
     variant,
     ways,
     cloth,
@@ -144,6 +148,7 @@ interface Halfway {
   readonly second: Assigned['second']
   readonly exercise: Exercise
   readonly document: StitchDocument
+  readonly base: string | null
   readonly variant: string | null
   readonly ways: WaysOfWorking
   readonly cloth: Cloth
@@ -195,6 +200,7 @@ function chooseNeedle(half: Halfway): Result<Assigned> {
   if (!parameters.ok) return parameters
   return success({
     document,
+    base: half.base,
     variant: half.variant,
     ways,
     cloth,

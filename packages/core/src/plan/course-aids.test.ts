@@ -18,6 +18,7 @@ import {
   findGaps,
   partDifferences,
   practiceAsked,
+  rulesOf,
   USUAL_WISHES,
   waysToEase,
 } from './index.ts'
@@ -180,6 +181,14 @@ describe('joining late', () => {
     const course = [item('a', 5, ['split']), item('b', 10, ['wrap']), item('c', 20, ['split', 'edge']), item('d', 30, ['edge'])]
     expect(catchUp(course, { lessons: [['a'], ['b'], ['c'], ['d']] }, 3, settings)).toEqual({ ids: ['a', 'c'], minutes: 40 })
     expect(catchUp(course, { lessons: [['a'], ['b'], ['c'], ['d']] }, 1, settings)).toEqual({ ids: [], minutes: 0 })
+  })
+})
+
+describe('what a composite is built on', () => {
+  it('is taught before it, though nothing in its motions says so', () => {
+    const course = courseOf([line('Cord', 'whipped-running', 0), line('Rain', 'running-stitch', 10)])
+    expect(course.map((item) => item.base)).toEqual(['running-stitch', null])
+    expect(rulesOf(course, settings)).toContainEqual({ kind: 'before', first: 'Rain', then: 'Cord', because: { why: 'base' } })
   })
 })
 

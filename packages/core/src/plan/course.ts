@@ -89,7 +89,7 @@ export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[]
       motions: taughtMotions(motions),
       family: assigned.document.family ?? 'other',
       stitch: exercise.stitch,
-      base: assigned.document.base ?? null,
+      base: assigned.base,
       after: [...(exercise.after ?? []).map((id) => ({ id, because: 'said' as const })), ...(lies.get(exercise.id) ?? [])],
       detached: motions.some((motion) => FREE_OF_THE_CLOTH.includes(motion)),
       pins: exercise.pins ?? {},

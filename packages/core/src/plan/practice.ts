@@ -37,13 +37,16 @@ export function practiceAsked(how: {
   const stitches = Math.max(TO_JUDGE, toReach)
   const rowMm = stitches * how.pitchMm
   const enough = how.count >= stitches
-  const judged = toReach <= TO_JUDGE ? `, and ${TO_JUDGE} in a go to be judged by` : ''
+  const learning =
+    toReach === 1
+      ? `Your learners can do that from the start; ${TO_JUDGE} in a go show it.`
+      : `That takes about ${toReach} stitches${toReach <= TO_JUDGE ? `, and ${TO_JUDGE} in a go to be judged by` : ''}.`
   const has = enough ? `The ${how.count} here are enough.` : `There are ${how.count} here: a practice row of ${Math.round(rowMm)} mm would do.`
   return {
     stitches,
     rowMm,
     has: how.count,
     enough,
-    sentence: `Held ${how.hold}: holes within ${target} mm. That takes about ${toReach} ${toReach === 1 ? 'stitch' : 'stitches'}${judged}. ${has}`,
+    sentence: `Held ${how.hold}: holes within ${target} mm. ${learning} ${has}`,
   }
 }

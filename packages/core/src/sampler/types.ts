@@ -149,6 +149,9 @@ export interface KeptOrder {
   readonly lessons: readonly (readonly string[])[]
 }
 
+/** What a teacher may leave to her learners in an exercise. */
+export type FreeSetting = 'colour' | 'strands' | 'length' | 'marks'
+
 /** Where an exercise must stand in the course. */
 export interface Pins {
   /** Not taught in this course; it keeps its place on the cloth. */
@@ -182,6 +185,8 @@ export interface Exercise {
   readonly pins?: Pins | undefined
   /** The part that learners do at home, 0 to 90. */
   readonly homePercent?: number | undefined
+  /** What learners may choose for themselves; the rest is as the sheet says. */
+  readonly free?: readonly FreeSetting[] | undefined
   readonly hold?: 'tight' | 'easy' | 'free' | undefined
   readonly toleranceMm?: number | undefined
   readonly waysOfWorking?: OverruledWays | undefined

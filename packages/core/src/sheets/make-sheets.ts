@@ -12,7 +12,7 @@ import { demonstrate, type Hand, type Step } from '../steps/index.ts'
 import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
-import { waysInWords } from './ways-in-words.ts'
+import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
 export interface SheetOrder {
@@ -275,6 +275,8 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   flow.text(summary(done, units), { sizeMm: 3.4, colour: WALNUT })
   flow.space(2)
   writeSubstitutes(flow, order, done)
+  const choices = freeInWords(exercise.free ?? [])
+  if (choices) flow.text(choices, { sizeMm: 3.4, colour: WALNUT })
   for (const text of waysInWords(done)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   flow.space(1.5)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })

@@ -92,6 +92,19 @@ describe('words on lines', () => {
 })
 
 describe('what a learner may take instead', () => {
+  it('what is left free is printed, and nothing where all is as written', () => {
+    const first = exercises.find((one) => one.stitch === 'back-stitch') as Exercise
+    const words = (free: Exercise['free']): string => {
+      const result = workExercise({ ...first, free }, surroundingsOf(sampler))
+      if (!result.ok) throw new Error('not worked')
+      return makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
+        .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
+        .join(' ')
+    }
+    expect(words(['colour', 'strands'])).toContain('Yours to choose: the colour and the number of strands. Everything else is as written.')
+    expect(words(undefined)).not.toContain('Yours to choose')
+  })
+
   it('is printed with its own strands, needle and length; what cannot be worked there is not', () => {
     const first = exercises.find((one) => one.stitch === 'back-stitch') as Exercise
     const given: Exercise = { ...first, substitutes: [{ stitch: 'chain-stitch', strands: 3, parameters: { L: 3.5 } }, { stitch: 'satin-stitch' }] }

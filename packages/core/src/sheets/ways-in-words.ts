@@ -1,6 +1,6 @@
 /** The teacher's ways of working as the learner reads them on the sheet. */
 import type { WorkedExercise } from '../exercise/index.ts'
-import type { WaysOfWorking } from '../sampler/index.ts'
+import type { FreeSetting, WaysOfWorking } from '../sampler/index.ts'
 
 const START: Readonly<Record<WaysOfWorking['threadStart'], string>> = {
   'away-knot': 'a knot on the front, a hand\u2019s breadth from the work, cut off at the end',
@@ -21,4 +21,18 @@ export function waysInWords({ assigned }: WorkedExercise): readonly string[] {
   const { ways, document } = assigned
   const edge = document.passes.some((pass) => pass.lie === 'flat') ? EDGE[ways.satinOutline] : null
   return [`Begin with ${START[ways.threadStart]}; to end, ${END[ways.threadEnd]}.`, ...(edge === null ? [] : [edge])]
+}
+
+const FREE: Readonly<Record<FreeSetting, string>> = {
+  colour: 'the colour',
+  strands: 'the number of strands',
+  length: 'the length of the stitch',
+  marks: 'how much is marked',
+}
+
+/** What a learner may choose; null where everything is as written. */
+export function freeInWords(free: readonly FreeSetting[]): string | null {
+  if (free.length === 0) return null
+  const words = free.map((one) => FREE[one])
+  return `Yours to choose: ${words.length === 1 ? words[0] : `${words.slice(0, -1).join(', ')} and ${words.at(-1) as string}`}. Everything else is as written.`
 }
