@@ -1,5 +1,5 @@
 /** The order of a course as a mixed-integer program, the same in every term, for a general solver to compare with. */
-import type { OrderProblem } from '@lemmata/core/plan'
+import type { OrderProblem } from '@lemmata/core/order'
 
 /** In the LP format that solvers read. */
 export function orderProgram(problem: OrderProblem): string {

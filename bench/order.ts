@@ -3,7 +3,7 @@
  * same model, both to a proven optimum; large ones with their gap to the bound. Yardstick in the same run: costing a
  * thousand plans of forty exercises from their whole history. Quote the ratios, not the milliseconds.
  */
-import { costOf, type CourseItem, type CourseSettings, filledLessons, findOrder, orderProblem, rulesOf, USUAL_WISHES } from '@lemmata/core/plan'
+import { costOf, type CourseItem, type CourseSettings, filledLessons, findOrder, orderProblem, rulesOf, USUAL_WISHES } from '@lemmata/core/order'
 import { sequenceFrom } from '@lemmata/core/geometry'
 import type { Motion } from '@lemmata/core/work'
 import highs from 'highs'

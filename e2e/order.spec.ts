@@ -1,6 +1,6 @@
 import { weatherDiary } from '@lemmata/contract/demo'
 import { workSampler } from '@lemmata/core/exercise'
-import { courseOf, courseSettings, findOrder } from '@lemmata/core/plan'
+import { courseOf, courseSettings, findOrder } from '@lemmata/core/order'
 import { expect, type Page, test } from '@playwright/test'
 import { makeTeacher, saved, stage } from './pages.ts'
 

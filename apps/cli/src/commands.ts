@@ -6,7 +6,7 @@ import { type WorkedExercise, workExercise, workSampler } from '@lemmata/core/ex
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { nameNeedle } from '@lemmata/core/materials'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { type BrokenRule, brokenRules, costOf, courseOf, courseSettings, describePlan, findOrder, motionsOf, planOf, restsOn } from '@lemmata/core/plan'
+import { type BrokenRule, brokenRules, costOf, courseOf, courseSettings, describePlan, findOrder, motionsOf, planOf, restsOn } from '@lemmata/core/order'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'

@@ -1,18 +1,8 @@
 /** Seeks orders and fills gaps off the page's thread; a search is ended by ending its worker. */
 import type { Surroundings } from '@lemmata/core/assign'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
-import {
-  type CourseItem,
-  type CourseSettings,
-  type Easing,
-  fillGap,
-  findOrder,
-  type Gap,
-  type GapFilling,
-  type OrderAnswer,
-  type OrderProgress,
-  waysToEase,
-} from '@lemmata/core/plan'
+import { type CourseItem, type CourseSettings, findOrder, type OrderAnswer, type OrderProgress } from '@lemmata/core/order'
+import { type Easing, fillGap, type Gap, type GapFilling, waysToEase } from '@lemmata/core/plan'
 import type { Exercise } from '@lemmata/core/sampler'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { expose } from 'comlink'

@@ -10,7 +10,7 @@ import {
   filledLessons,
   type OrderAnswer,
   type OrderProgress,
-} from '@lemmata/core/plan'
+} from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Input, Progress } from 'antd'
 import { useCallback, useMemo, useState } from 'react'

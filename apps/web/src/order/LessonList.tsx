@@ -1,5 +1,5 @@
 /** The exercises in their lessons, moved by hand: by the grip, or with Space and the arrows. */
-import { MINUTES_STEP, motionWord, type PlannedStep } from '@lemmata/core/plan'
+import { MINUTES_STEP, motionWord, type PlannedStep } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import { type Announcements, closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'

@@ -1,7 +1,8 @@
 /** Where each motion is first met and when it comes back; where the ramp is too steep; marks that fade. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { andList, fadeMarks, FADING, findGaps, type Gap, type GapFilling, motionWord, newExercise } from '@lemmata/core/plan'
+import { andList, motionWord } from '@lemmata/core/order'
+import { fadeMarks, FADING, findGaps, type Gap, type GapFilling, newExercise } from '@lemmata/core/plan'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
 import { Button, Select } from 'antd'

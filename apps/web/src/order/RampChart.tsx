@@ -1,6 +1,6 @@
 /** The ramp: each exercise's difficulty, stacked by where it comes from, with the straight ramp behind. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import type { PlanDescription } from '@lemmata/core/plan'
+import type { PlanDescription } from '@lemmata/core/order'
 import { letterOf } from '@lemmata/core/sheets'
 import { Segmented } from 'antd'
 import { useState } from 'react'

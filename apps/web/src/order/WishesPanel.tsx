@@ -1,6 +1,6 @@
 /** What the teacher wishes of the order, and what this class finds hard. */
 import { CLASS_PRESETS, LOAD_GROUPS } from '@lemmata/core/measure'
-import { USUAL_WISHES, type Wishes } from '@lemmata/core/plan'
+import { USUAL_WISHES, type Wishes } from '@lemmata/core/order'
 import type { HardFor, Sampler } from '@lemmata/core/sampler'
 import { Button, Slider } from 'antd'
 import { edit } from '../store/index.ts'

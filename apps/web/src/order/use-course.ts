@@ -11,7 +11,7 @@ import {
   type CoursePlan,
   type CourseSettings,
   type PlanDescription,
-} from '@lemmata/core/plan'
+} from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import { useMemo } from 'react'
 import { useWorked } from '../compute/use-worked.ts'

@@ -1,5 +1,5 @@
 /** Seeking an order: progress while it lasts, the best so far at any moment, and a way to stop. */
-import type { CourseItem, CourseSettings, OrderAnswer, OrderProgress } from '@lemmata/core/plan'
+import type { CourseItem, CourseSettings, OrderAnswer, OrderProgress } from '@lemmata/core/order'
 import { proxy, type Remote, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { OrderService } from '../compute/order.worker.ts'

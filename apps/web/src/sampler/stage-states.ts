@@ -1,7 +1,7 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
 import { reachOutside } from '@lemmata/core/drawing'
-import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/plan'
+import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/order'
 import type { WorkedSampler } from '../compute/use-worked.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'

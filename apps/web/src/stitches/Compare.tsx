@@ -2,7 +2,7 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionsOf, motionWord } from '@lemmata/core/plan'
+import { motionsOf, motionWord } from '@lemmata/core/order'
 import { formatLength } from '@lemmata/core/units'
 import { Button } from 'antd'
 import { useMemo } from 'react'

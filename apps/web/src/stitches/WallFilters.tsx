@@ -1,6 +1,6 @@
 /** Finding stitches: by any name or use, family, guide, motion, difficulty, and what the course has taught. */
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionWord } from '@lemmata/core/plan'
+import { motionWord } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
 import { Button, Input, Select, Switch } from 'antd'
 import { NO_FILTER, STAGES, type WallFilter } from './filter.ts'

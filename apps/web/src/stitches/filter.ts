@@ -2,7 +2,7 @@
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionsOf } from '@lemmata/core/plan'
+import { motionsOf } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
 
 export interface WallFilter {

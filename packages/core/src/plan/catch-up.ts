@@ -1,8 +1,5 @@
 /** The way in for a learner who joins late: what the lesson rests on, in order, and how long it takes. */
-import type { CourseItem } from './course.ts'
-import type { CoursePlan } from './cost.ts'
-import { reachable, rulesOf } from './rules.ts'
-import type { CourseSettings } from './wishes.ts'
+import { type CourseItem, type CoursePlan, reachable, rulesOf, type CourseSettings } from '../order/index.ts'
 
 export interface CatchUp {
   readonly ids: readonly string[]

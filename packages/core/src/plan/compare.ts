@@ -5,8 +5,7 @@ import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import type { Difficulty } from '../measure/index.ts'
 import type { ExerciseChange } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
-import { motionWord } from './motion-words.ts'
-import { andList } from './rule-words.ts'
+import { motionWord, andList } from '../order/index.ts'
 
 const SETTING_WORDS: Readonly<Record<string, string>> = {
   memory: 'the sequence',

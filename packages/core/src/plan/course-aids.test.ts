@@ -6,22 +6,8 @@ import { CLASS_PRESETS, classWeights, LOAD_GROUPS, rateDifficulty, USUAL_WEIGHTS
 import { type Exercise, newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { MOTIONS } from '../work/index.ts'
-import {
-  catchUp,
-  comparisonInWords,
-  courseOf,
-  type CourseItem,
-  type CourseSettings,
-  describePlan,
-  fadeMarks,
-  fillGap,
-  findGaps,
-  partDifferences,
-  practiceAsked,
-  rulesOf,
-  USUAL_WISHES,
-  waysToEase,
-} from './index.ts'
+import { courseOf, type CourseItem, type CourseSettings, describePlan, rulesOf, USUAL_WISHES } from '../order/index.ts'
+import { catchUp, comparisonInWords, fadeMarks, fillGap, findGaps, partDifferences, practiceAsked, waysToEase } from './index.ts'
 
 const around = surroundingsOf(newSampler('Aids'))
 const settings: CourseSettings = { lessonMinutes: 90, lessons: null, lessonIds: [], wishes: USUAL_WISHES }

@@ -5,7 +5,7 @@
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
-import { motionsOf, taughtMotions } from './course.ts'
+import { motionsOf, taughtMotions } from '../order/index.ts'
 
 export const FADING: readonly MarkStyle[] = ['every-hole', 'every-nth', 'guide-only', 'none']
 

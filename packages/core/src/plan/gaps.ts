@@ -6,8 +6,7 @@ import type { StitchDocument } from '../notation/index.ts'
 import type { Exercise } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
 import { waysToEase } from './compare.ts'
-import { type CourseItem, motionsOf, taughtMotions } from './course.ts'
-import type { PlanDescription } from './describe.ts'
+import { type CourseItem, motionsOf, taughtMotions, type PlanDescription } from '../order/index.ts'
 
 export type Gap =
   | { readonly kind: 'steep'; readonly before: string; readonly then: string; readonly rise: number; readonly limit: number }

@@ -1,6 +1,6 @@
 /** For whom a course is, from what it asks. */
 import type { Level } from '../sampler/index.ts'
-import type { CourseItem } from './course.ts'
+import type { CourseItem } from '../order/index.ts'
 
 /** The hardest exercise that people of a level can be asked to follow, points: judgement, to be overruled in the Brief. */
 const MOST: Readonly<Record<Level, number>> = { beginner: 45, improver: 66, experienced: 100 }
