@@ -1,11 +1,11 @@
 /**
  * Rules and pins that cannot all be kept: the smallest set of them that contradict each other. Rules of order contradict each
- * other in circles, and the smallest set is the shortest circle; lessons contradict by their minutes.
+ * other in circles, and the smallest set is the shortest circle; lessons contradict by their minutes or their number.
  */
 import { MINUTES_STEP, roomOf, unitsOf } from './cost.ts'
 import type { CourseItem } from './course.ts'
-import { andList, capital, namesIn, ruleInWords } from './rule-words.ts'
-import { reachable, type Rule } from './rules.ts'
+import { namesIn, ruleInWords } from './rule-words.ts'
+import { isPin, reachable, type Rule } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface Conflict {
@@ -14,6 +14,27 @@ export interface Conflict {
 }
 
 export function findConflict(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+  let found = detect(course, rules, settings)
+  if (!found) return null
+  // What can be left out while the rest still contradicts itself is left out.
+  for (const rule of found.rules) {
+    const less = detect(
+      course,
+      found.rules.filter((other) => other !== rule),
+      settings,
+    )
+    if (less) found = { rules: found.rules.filter((other) => less.rules.includes(other)), more: less.more }
+  }
+  return conflictOf(course, found.rules, found.more)
+}
+
+/** Rules among which there is a contradiction, and what the minutes or the places have to do with it. */
+interface Detected {
+  readonly rules: readonly Rule[]
+  readonly more: string
+}
+
+function detect(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Detected | null {
   return circle(course, rules) ?? crowded(course, rules, settings) ?? outOfReach(course, rules, settings)
 }
 
@@ -23,7 +44,7 @@ export function conflictOf(course: readonly CourseItem[], rules: readonly Rule[]
 }
 
 function advice(rules: readonly Rule[]): string {
-  const pinned = rules.some((rule) => rule.kind !== 'before' || rule.because.why.startsWith('pinned'))
+  const pinned = rules.some(isPin)
   return pinned ? 'Take one of the pins away.' : 'Change what lies over what on the cloth, or set one of them aside.'
 }
 
@@ -32,7 +53,7 @@ interface Edge {
   readonly rules: readonly Rule[]
 }
 
-function circle(course: readonly CourseItem[], rules: readonly Rule[]): Conflict | null {
+function circle(course: readonly CourseItem[], rules: readonly Rule[]): Detected | null {
   const group = groupsOf(course, rules)
   const edges = new Map<string, Edge[]>()
   const add = (from: string, to: string, because: readonly Rule[]): void => {
@@ -53,7 +74,7 @@ function circle(course: readonly CourseItem[], rules: readonly Rule[]): Conflict
   const needsGroups = !shortestCircle(plain) && groups.length > 0 && found.every((rule) => rule.kind !== 'together')
   const touched = new Set(found.flatMap((rule) => (rule.kind === 'before' ? [rule.first, rule.then] : rule.kind === 'lesson' ? [rule.id] : [])))
   const joined = needsGroups ? groups.filter((rule) => rule.ids.filter((id) => touched.has(id)).length > 1) : []
-  return conflictOf(course, [...new Set([...found, ...joined])])
+  return { rules: [...new Set([...found, ...joined])], more: '' }
 }
 
 function joining(rules: readonly Rule[], from: string, to: string, same: boolean): readonly Rule[] {
@@ -98,7 +119,7 @@ function groupsOf(course: readonly CourseItem[], rules: readonly Rule[]): Map<st
 }
 
 /** More minutes in one lesson than it has: by a pin together, or by pins to the same lesson. */
-function crowded(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+function crowded(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Detected | null {
   const room = roomOf(settings)
   const group = groupsOf(course, rules)
   const sizes = new Map<string, number>()
@@ -117,13 +138,13 @@ function crowded(course: readonly CourseItem[], rules: readonly Rule[], settings
   for (const [place, size] of sizes) {
     const because = [...new Set(places.get(place))]
     if (size > room && (because.length > 1 || because[0]?.kind === 'together'))
-      return conflictOf(course, because, `; they take ${size * MINUTES_STEP} minutes, and a lesson has ${settings.lessonMinutes}`)
+      return { rules: because, more: `; they take ${size * MINUTES_STEP} minutes, and a lesson has ${settings.lessonMinutes}` }
   }
   return null
 }
 
 /** Too much, or too little, that may stand before an exercise pinned to a lesson. */
-function outOfReach(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict | null {
+function outOfReach(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Detected | null {
   const room = roomOf(settings)
   const befores = rules.filter((rule) => rule.kind === 'before')
   const forward = new Map<string, string[]>()
@@ -138,14 +159,14 @@ function outOfReach(course: readonly CourseItem[], rules: readonly Rule[], setti
     const before = reachable(rule.id, backward)
     const must = course.filter((one) => before.has(one.id)).reduce((total, one) => total + unitsOf(one, settings), 0)
     if (must + unitsOf(item, settings) > (rule.lesson + 1) * room) {
-      const direct = befores.filter((one) => one.then === rule.id)
-      return conflictOf(course, [rule, ...direct], `; what must come before takes ${must * MINUTES_STEP} minutes`)
+      const leading = befores.filter((one) => before.has(one.first) && (before.has(one.then) || one.then === rule.id))
+      return { rules: [rule, ...leading], more: `; what must come before takes ${must * MINUTES_STEP} minutes` }
     }
-    const may = course.length - 1 - reachable(rule.id, forward).size
+    const behind = reachable(rule.id, forward)
+    const may = course.length - 1 - behind.size
     if (may < rule.lesson) {
-      const name = namesIn(course)
-      const sentence = `${capital(ruleInWords(rule, name))}, but only ${may === 0 ? 'nothing' : andList([String(may)])} of the others may stand before it. Pin it to an earlier lesson.`
-      return { rules: [rule], sentence: sentence.replace('only nothing of', 'none of') }
+      const following = befores.filter((one) => behind.has(one.then) && (behind.has(one.first) || one.first === rule.id))
+      return { rules: [rule, ...following], more: `; only ${may} of the others may stand before it, one for each earlier lesson at least` }
     }
   }
   return null

@@ -4,7 +4,7 @@ import { type CostTerms, costOf, type CoursePlan } from './cost.ts'
 import { type Conflict, conflictOf, findConflict } from './conflict.ts'
 import { byDifficulty, type CourseItem } from './course.ts'
 import { type OrderProblem, orderProblem } from './problem.ts'
-import { type Rule, rulesOf } from './rules.ts'
+import { isPin, type Rule, rulesOf } from './rules.ts'
 import { searchOrder, type SearchResult } from './search.ts'
 import type { CourseSettings } from './wishes.ts'
 
@@ -42,6 +42,9 @@ const PROVEN_UP_TO = 14
 const REACH = 8
 const KEPT_NEAR = 150
 const MOST_TURNS = 8
+/** To tell why nothing can be kept, so many rules are tried one by one, each with so many plans of a length. */
+const MOST_TRIED = 60
+const KEPT_TO_PROVE = 3000
 
 export function findOrder(course: readonly CourseItem[], settings: CourseSettings, onProgress?: OnProgress): OrderAnswer {
   const rules = rulesOf(course, settings)
@@ -121,6 +124,28 @@ class Finder {
     return found.complete || this.bound >= this.cost - 1e-9
   }
 
+  /** No order keeps all the rules, and minutes have to do with it: what can be left out while that stays so is left out. */
+  private provenConflict(): Conflict {
+    const { course, settings } = this
+    let left = this.rules
+    const pins = left.filter(isPin)
+    if (canBeKept(course, pins, settings) === false) left = pins
+    for (const rule of left.slice(0, MOST_TRIED)) {
+      const rest = left.filter((other) => other !== rule)
+      if (canBeKept(course, rest, settings) === false) left = rest
+    }
+    return conflictOf(course, left, `; and a lesson has ${settings.lessonMinutes} minutes`)
+  }
+
+  private suspectedConflict(): Conflict {
+    const pins = this.rules.filter(isPin)
+    const { sentence } = conflictOf(this.course, pins)
+    return {
+      rules: pins,
+      sentence: sentence.replace('These cannot all be kept', 'No order was found that keeps all of these, though it is not proven that there is none'),
+    }
+  }
+
   private plan(): CoursePlan | null {
     return this.best ? { lessons: this.best.map((lesson) => lesson.map((item) => (this.problem.items[item] as CourseItem).id)) } : null
   }
@@ -133,12 +158,19 @@ class Finder {
   private answer(optimal: boolean): OrderAnswer {
     const plan = this.problem.count === 0 ? { lessons: [] } : this.plan()
     if (!plan) {
-      const pins = this.rules.filter((rule) => rule.kind !== 'before' || rule.because.why.startsWith('pinned'))
-      return { found: false, conflict: conflictOf(this.course, pins, `; and a lesson has ${this.settings.lessonMinutes} minutes`), steps: this.steps }
+      return { found: false, conflict: optimal ? this.provenConflict() : this.suspectedConflict(), steps: this.steps }
     }
     const cost = costOf(plan, this.course, this.settings)
     return { found: true, plan, cost, bound: optimal ? cost.total : this.bound, optimal, steps: this.steps }
   }
+}
+
+/** Whether some order keeps these rules; null where the search was not wide enough to say. */
+function canBeKept(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): boolean | null {
+  const problem = orderProblem(course, settings, rules)
+  if (!problem) return false
+  const found = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_TO_PROVE })
+  return found.lessons ? true : found.complete ? false : null
 }
 
 /** The easiest first, of those whose turn it may be. */

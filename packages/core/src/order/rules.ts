@@ -31,6 +31,11 @@ export interface InLesson {
 
 export type Rule = Before | Together | InLesson
 
+/** The teacher set it, and can take it away. */
+export function isPin(rule: Rule): boolean {
+  return rule.kind !== 'before' || rule.because.why.startsWith('pinned')
+}
+
 export function rulesOf(course: readonly CourseItem[], settings: Pick<CourseSettings, 'lessonIds'>): readonly Rule[] {
   const known = new Set(course.map((item) => item.id))
   const befores = [...learning(course), ...cloth(course, known), ...pinned(course, known)]
