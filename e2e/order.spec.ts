@@ -69,6 +69,11 @@ test('the best order is proven, laid beside the present one, kept, taken and und
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(() => page.locator('.order-row').allInnerTexts()).toEqual(before)
   await page.getByRole('button', { name: 'Drop' }).click()
+  await page.getByLabel('Title of lesson 2').fill('Round the dial')
+  await page.getByLabel('Title of lesson 2').press('Enter')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByLabel('Title of lesson 2')).toHaveValue('Round the dial')
   await saved(page)
 })
 

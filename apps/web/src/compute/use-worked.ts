@@ -2,6 +2,7 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { courseOf, type CourseItem } from '@lemmata/core/order'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { wrap } from 'comlink'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
@@ -68,6 +69,17 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
     })
     return { results, done, busy: stale.length > 0 }
   }, [exercises, entries, stale])
+}
+
+const courses = new WeakMap<readonly WorkedExercise[], readonly CourseItem[]>()
+
+/** The course of these exercises; the stages' states and the stage that orders them share it. */
+export function courseFor(done: readonly WorkedExercise[]): readonly CourseItem[] {
+  const known = courses.get(done)
+  if (known) return known
+  const course = courseOf(done)
+  courses.set(done, course)
+  return course
 }
 
 export const WorkedContext = createContext<WorkedSampler>({ results: new Map(), done: [], busy: true })

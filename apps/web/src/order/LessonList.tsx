@@ -4,11 +4,11 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { type Announcements, closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { Button } from 'antd'
+import { Button, Input } from 'antd'
 import { Slope } from '../look/Glyphs.tsx'
-import { useAppDispatch, useAppSelector } from '../store/index.ts'
+import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { exerciseSelected } from '../store/sampler.ts'
-import { type Course, takePlan } from './use-course.ts'
+import { type Course, lessonsOf, takePlan } from './use-course.ts'
 
 const HEAD = 'lesson '
 
@@ -53,9 +53,7 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
             const home = ids.reduce((total, id) => total + (items.get(id)?.homeMinutes ?? 0), 0)
             return [
               <Head key={`${HEAD}${lesson}`} id={`${HEAD}${lesson}`}>
-                <h3>
-                  {lesson + 1}. {sampler.lessons[lesson]?.title ?? `Lesson ${lesson + 1}`}
-                </h3>
+                <LessonTitle sampler={sampler} course={course} lesson={lesson} />
                 <span className="quiet">
                   {ids.length === 0
                     ? 'nothing yet'
@@ -93,6 +91,33 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
         Add a lesson
       </Button>
     </DndContext>
+  )
+}
+
+/** Typed in place; kept when it is left. */
+function LessonTitle({ sampler, course, lesson }: { sampler: Sampler; course: Course; lesson: number }) {
+  const title = sampler.lessons[lesson]?.title ?? `Lesson ${lesson + 1}`
+  const keep = (typed: string): void => {
+    const wanted = typed.trim().slice(0, 120)
+    if (wanted === '' || wanted === title) return
+    const lessons = lessonsOf(sampler, course.plan)
+    edit({ kind: 'set-lessons', lessons: lessons.map((one, index) => (index === lesson ? { ...one, title: wanted } : one)) })
+  }
+  return (
+    <h3>
+      {lesson + 1}.{' '}
+      <Input
+        key={title}
+        variant="borderless"
+        className="lesson-title"
+        aria-label={`Title of lesson ${lesson + 1}`}
+        defaultValue={title}
+        maxLength={120}
+        style={{ width: `calc(${(0.88 * Math.max(8, title.length)).toFixed(1)}ch + 16px)` }}
+        onBlur={(event) => keep(event.target.value)}
+        onPressEnter={(event) => event.currentTarget.blur()}
+      />
+    </h3>
   )
 }
 

@@ -1,7 +1,6 @@
 /** The course as the stage and its panels see it: from the worked exercises and the document. */
 import {
   brokenRules,
-  courseOf,
   courseSettings,
   describePlan,
   lessonsFor,
@@ -12,9 +11,9 @@ import {
   type CourseSettings,
   type PlanDescription,
 } from '@lemmata/core/order'
-import type { Sampler } from '@lemmata/core/sampler'
+import type { Lesson, Sampler } from '@lemmata/core/sampler'
 import { useMemo } from 'react'
-import { useWorked } from '../compute/use-worked.ts'
+import { courseFor, useWorked } from '../compute/use-worked.ts'
 import { edit } from '../store/index.ts'
 
 export interface Course {
@@ -28,15 +27,19 @@ export interface Course {
 export function useCourse(sampler: Sampler): Course {
   const { done } = useWorked()
   return useMemo(() => {
-    const course = courseOf(done)
+    const course = courseFor(done)
     const settings = courseSettings(sampler)
     const plan = planOf(sampler, course, settings)
     return { course, settings, plan, description: describePlan(course, plan, settings), broken: brokenRules(course, plan, settings) }
   }, [done, sampler])
 }
 
+/** The plan as the sampler's lessons, with the titles they have. */
+export function lessonsOf(sampler: Sampler, plan: CoursePlan): readonly Lesson[] {
+  return lessonsFor(plan, sampler.lessons, () => `l${crypto.randomUUID().slice(0, 8)}`)
+}
+
 /** The plan becomes the order of the sampler; exercises that are not taught keep their place behind. */
 export function takePlan(sampler: Sampler, plan: CoursePlan): void {
-  const lessons = lessonsFor(plan, sampler.lessons, () => `l${crypto.randomUUID().slice(0, 8)}`)
-  edit({ kind: 'set-order', ids: plan.lessons.flat(), lessons })
+  edit({ kind: 'set-order', ids: plan.lessons.flat(), lessons: lessonsOf(sampler, plan) })
 }

@@ -1,8 +1,8 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
 import { reachOutside } from '@lemmata/core/drawing'
-import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/order'
-import type { WorkedSampler } from '../compute/use-worked.ts'
+import { brokenRules, courseSettings, planOf } from '@lemmata/core/order'
+import { courseFor, type WorkedSampler } from '../compute/use-worked.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
 
@@ -16,7 +16,7 @@ export interface StageState {
 
 export function stageStates(sampler: Sampler, worked: WorkedSampler, version: number, printedVersion: number | null): readonly StageState[] {
   const count = sampler.exercises.length
-  const course = courseOf(worked.done)
+  const course = courseFor(worked.done)
   const settings = courseSettings(sampler)
   const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length

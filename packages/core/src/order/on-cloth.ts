@@ -20,14 +20,13 @@ const MOST_OF_ITS_WAY = 0.7
 type After = readonly { readonly id: string; readonly because: ClothReason }[]
 
 export function orderOnCloth(done: readonly WorkedExercise[]): ReadonlyMap<string, After> {
-  const boxes = done.map(boxOf)
   const after = new Map<string, { id: string; because: ClothReason }[]>()
   const add = (then: WorkedExercise, first: WorkedExercise, because: ClothReason): void => {
     after.set(then.exercise.id, [...(after.get(then.exercise.id) ?? []), { id: first.exercise.id, because }])
   }
   for (const [i, one] of done.entries()) {
     for (const [j, other] of done.entries()) {
-      if (i >= j || !meet(boxes[i] as Box, boxes[j] as Box)) continue
+      if (i >= j || !meet(boxOf(one), boxOf(other))) continue
       if (outlines(one, other) || outlines(other, one)) {
         const [line, fill] = outlines(one, other) ? [one, other] : [other, one]
         if (line.assigned.ways.fillThenOutline) add(line, fill, 'fill-first')
@@ -52,7 +51,18 @@ interface Box {
   readonly bottom: number
 }
 
-function boxOf({ worked }: WorkedExercise): Box {
+/** An exercise that was worked once keeps its box; an edit works another. */
+const boxes = new WeakMap<WorkedExercise, Box>()
+
+function boxOf(done: WorkedExercise): Box {
+  const known = boxes.get(done)
+  if (known) return known
+  const box = findBox(done)
+  boxes.set(done, box)
+  return box
+}
+
+function findBox({ worked }: WorkedExercise): Box {
   const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity }
   for (const { x, y } of worked.holes) {
     box.left = Math.min(box.left, x)
@@ -67,9 +77,15 @@ function meet(a: Box, b: Box): boolean {
   return a.left - TOUCH_MM < b.right && b.left - TOUCH_MM < a.right && a.top - TOUCH_MM < b.bottom && b.top - TOUCH_MM < a.bottom
 }
 
+/** An outline reaches as far as the shape, to each side, and no further. */
+function isAsLarge(a: Box, b: Box): boolean {
+  const near = (one: number, other: number): boolean => Math.abs(one - other) < 3 * OUTLINE_MM
+  return near(a.left, b.left) && near(a.right, b.right) && near(a.top, b.top) && near(a.bottom, b.bottom)
+}
+
 /** The first is a line along the edge of the second's shape. */
 function outlines(line: WorkedExercise, fill: WorkedExercise): boolean {
-  if (line.guide.kind !== 'line' || fill.guide.kind !== 'shape') return false
+  if (line.guide.kind !== 'line' || fill.guide.kind !== 'shape' || !isAsLarge(boxOf(line), boxOf(fill))) return false
   const { outline } = fill.guide
   const { holes } = line.worked
   const near = holes.filter((hole) => nearestPlace(outline, hole).distance < OUTLINE_MM).length
