@@ -108,10 +108,12 @@ export function StitchesStage() {
           message.success(`${document.name} is in this sampler.`)
         }}
         onLibrary={async (document) => {
-          if (!(await own.keep(document))) return
-          setChosen(document.id)
+          const kept = await own.keep(document)
+          if (!kept) return
+          setChosen(kept.id)
           setWriting(null)
-          message.success(`${document.name} is in your library.`)
+          if (kept.id === document.id) message.success(`${kept.name} is in your library.`)
+          else message.warning(`Another window has kept a ${document.name} meanwhile. Yours is beside it as ${kept.name}.`, 8)
         }}
       />
     )

@@ -1,11 +1,12 @@
 /** What the stitch stage does without a screen: reading typed moves, choosing what to show, guides to try on. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
-import { cycleOf, type Move } from '@lemmata/core/notation'
+import { cycleOf, type Move, type StitchDocument } from '@lemmata/core/notation'
 import { newSampler } from '@lemmata/core/sampler'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readStitch } from '@lemmata/contract'
 import { describe, expect, it } from 'vitest'
+import { besideOthers } from './beside-others.ts'
 import { isShown, NO_FILTER } from './filter.ts'
 import { asKind, kindOf, placeText, readPlace, readRest, restText } from './moves-text.ts'
 import { tryGuides, workSwatch } from './swatch.ts'
@@ -74,5 +75,22 @@ describe('the wall', () => {
         expect(result.ok ? '' : `${document.id}, ${name}: ${result.problems[0]?.message}`).toBe('')
       }
     }
+  })
+})
+
+describe('a stitch kept in two windows', () => {
+  const gale = (L: number): StitchDocument => ({
+    ...(LIBRARY.find((one) => one.id === 'back-stitch') as StitchDocument),
+    id: 'gale',
+    name: 'Gale',
+    parameters: { L },
+  })
+
+  it('is written over by the window that saw it, and put beside it by one that did not', () => {
+    expect(besideOthers(gale(3), [gale(2)], [gale(2)]).id).toBe('gale')
+    expect(besideOthers(gale(3), [], []).id).toBe('gale')
+    expect(besideOthers(gale(3), [], [gale(3)]).id).toBe('gale')
+    expect(besideOthers(gale(3), [], [gale(2)])).toMatchObject({ id: 'gale-2', name: 'Gale 2' })
+    expect(besideOthers(gale(3), [gale(1)], [gale(2), { ...gale(2), id: 'gale-2' }]).id).toBe('gale-3')
   })
 })

@@ -3,10 +3,12 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { App } from 'antd'
 import { useCallback, useEffect, useState } from 'react'
 import { api, sentenceOf } from '../api/client.ts'
+import { besideOthers } from './beside-others.ts'
 
 export interface OwnStitches {
   readonly list: readonly StitchDocument[]
-  readonly keep: (stitch: StitchDocument) => Promise<boolean>
+  /** The stitch as it was kept: under another name where another window has kept one of the same meanwhile. Null where it could not be. */
+  readonly keep: (stitch: StitchDocument) => Promise<StitchDocument | null>
   readonly remove: (id: string) => Promise<void>
 }
 
@@ -28,16 +30,19 @@ export function useOwnStitches(): OwnStitches {
   }, [])
   const keep = useCallback(
     async (stitch: StitchDocument) => {
+      let kept = stitch
       try {
-        await api.putOwnStitch(stitch)
+        const there = await api.ownStitches()
+        kept = besideOthers(stitch, list, there)
+        await api.putOwnStitch(kept)
       } catch (error) {
         message.error(sentenceOf(error), 8)
-        return false
+        return null
       }
-      setList((before) => [...before.filter((one) => one.id !== stitch.id), stitch])
-      return true
+      setList((before) => [...before.filter((one) => one.id !== kept.id), kept])
+      return kept
     },
-    [message],
+    [message, list],
   )
   const remove = useCallback(
     async (id: string) => {
