@@ -1,13 +1,12 @@
 /** Seeking an order, what was found beside what is there, and the orders that are kept. */
 import {
   andList,
-  byDifficulty,
   costOf,
   type CostTerms,
   type CoursePlan,
   describePlan,
-  divideIntoLessons,
-  filledLessons,
+  refreshPlan,
+  sortedPlan,
   type OrderAnswer,
   type OrderProgress,
 } from '@lemmata/core/order'
@@ -111,7 +110,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
             >
               {order.name}
             </Button>
-            <Button size="small" type="text" onClick={() => takePlan(sampler, known({ lessons: order.lessons }, course))}>
+            <Button size="small" type="text" onClick={() => takePlan(sampler, refreshPlan({ lessons: order.lessons }, course.course))}>
               Use
             </Button>
             <Button size="small" type="text" onClick={() => edit({ kind: 'drop-order', id: order.id })}>
@@ -120,7 +119,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
           </li>
         ))}
       </ul>
-      {beside && <Beside course={course} plan={known({ lessons: beside.lessons }, course)} />}
+      {beside && <Beside course={course} plan={refreshPlan({ lessons: beside.lessons }, course.course)} />}
       <KeepField label="Keep the present order as" onKeep={(name) => keep(name, plan, others.length)} />
     </section>
   )
@@ -130,15 +129,6 @@ function keep(name: string, plan: CoursePlan, at: number): void {
   edit({ kind: 'keep-order', order: { id: `o${crypto.randomUUID().slice(0, 8)}`, name, exercises: plan.lessons.flat(), lessons: plan.lessons }, at })
 }
 
-/** A kept order with what has come since at its end, and without what has gone. */
-function known(plan: CoursePlan, { course }: Course): CoursePlan {
-  const ids = new Set(course.map((item) => item.id))
-  const lessons = plan.lessons.map((lesson) => lesson.filter((id) => ids.has(id)))
-  const there = new Set(lessons.flat())
-  const rest = course.filter((item) => !there.has(item.id)).map((item) => [item.id])
-  return { lessons: [...lessons, ...rest] }
-}
-
 interface Sorted {
   readonly cost: CostTerms
   readonly words: string
@@ -146,14 +136,8 @@ interface Sorted {
 
 /** What sorting by difficulty would cost, in the best lessons for it. */
 function sortedCost({ course, settings }: Course): Sorted {
-  const sorted = byDifficulty(course)
-  const divided = divideIntoLessons(
-    course,
-    sorted.map((item) => item.id),
-    settings,
-  )
-  const { lessons } = divided ?? { lessons: filledLessons(sorted, settings) }
-  return { cost: costOf({ lessons }, course, settings), words: divided ? '' : ', and would break a rule' }
+  const { plan, allowed } = sortedPlan(course, settings)
+  return { cost: costOf(plan, course, settings), words: allowed ? '' : ', and would break a rule' }
 }
 
 interface AnswerProps {

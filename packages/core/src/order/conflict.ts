@@ -5,7 +5,7 @@
 import { MINUTES_STEP, roomOf, unitsOf } from './cost.ts'
 import type { CourseItem } from './course.ts'
 import { namesIn, ruleInWords } from './rule-words.ts'
-import { isPin, reachable, type Rule } from './rules.ts'
+import { groupsOf, isPin, reachable, type Rule } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface Conflict {
@@ -53,32 +53,28 @@ interface Edge {
   readonly rules: readonly Rule[]
 }
 
+/** Rules of order that run in a circle; exercises pinned together count as one, lessons pinned apart as before and after. */
 function circle(course: readonly CourseItem[], rules: readonly Rule[]): Detected | null {
-  const group = groupsOf(course, rules)
-  const edges = new Map<string, Edge[]>()
-  const add = (from: string, to: string, because: readonly Rule[]): void => {
-    const [a, b] = [group.get(from) as string, group.get(to) as string]
-    // Within one lesson either may come first, unless a rule of order says so.
-    const pinnedApart = a === b && because.some((rule) => rule.kind === 'lesson')
-    if (a !== b || pinnedApart || from === to) edges.set(a, [...(edges.get(a) ?? []), { to: b, rules: [...because, ...joining(rules, from, to, a === b)] }])
-  }
-  for (const rule of rules) if (rule.kind === 'before') add(rule.first, rule.then, [rule])
-  const lessons = rules.filter((rule) => rule.kind === 'lesson')
-  for (const one of lessons) for (const other of lessons) if (one.lesson < other.lesson) add(one.id, other.id, [one, other])
-  // Order within a lesson must hold without the groups too.
   const plain = new Map<string, Edge[]>()
-  for (const rule of rules) if (rule.kind === 'before') plain.set(rule.first, [...(plain.get(rule.first) ?? []), { to: rule.then, rules: [rule] }])
-  const found = [shortestCircle(plain), shortestCircle(edges)].filter((one) => one !== null).sort((a, b) => a.length - b.length)[0]
-  if (!found) return null
-  const groups = rules.filter((rule) => rule.kind === 'together')
-  const needsGroups = !shortestCircle(plain) && groups.length > 0 && found.every((rule) => rule.kind !== 'together')
-  const touched = new Set(found.flatMap((rule) => (rule.kind === 'before' ? [rule.first, rule.then] : rule.kind === 'lesson' ? [rule.id] : [])))
-  const joined = needsGroups ? groups.filter((rule) => rule.ids.filter((id) => touched.has(id)).length > 1) : []
-  return { rules: [...new Set([...found, ...joined])], more: '' }
-}
-
-function joining(rules: readonly Rule[], from: string, to: string, same: boolean): readonly Rule[] {
-  return same ? rules.filter((rule) => rule.kind === 'together' && rule.ids.includes(from) && rule.ids.includes(to)) : []
+  const joined = new Map<string, Edge[]>()
+  const group = groupsOf(course, rules)
+  const add = (edges: Map<string, Edge[]>, from: string, to: string, because: readonly Rule[]): void =>
+    void edges.set(from, [...(edges.get(from) ?? []), { to, rules: because }])
+  for (const rule of rules) {
+    if (rule.kind !== 'before') continue
+    const [a, b] = [group.get(rule.first) as string, group.get(rule.then) as string]
+    add(plain, rule.first, rule.then, [rule])
+    // Within one lesson either may come first.
+    if (a !== b) add(joined, a, b, [rule])
+  }
+  const lessons = rules.filter((rule) => rule.kind === 'lesson')
+  for (const one of lessons)
+    for (const other of lessons) if (one.lesson < other.lesson) add(joined, group.get(one.id) as string, group.get(other.id) as string, [one, other])
+  const found = shortestCircle(plain)
+  if (found) return { rules: found, more: '' }
+  const through = shortestCircle(joined)
+  // Which of the pins together it needs is seen when they are left out one by one.
+  return through && { rules: [...through, ...rules.filter((rule) => rule.kind === 'together')], more: '' }
 }
 
 function shortestCircle(edges: ReadonlyMap<string, readonly Edge[]>): readonly Rule[] | null {
@@ -105,17 +101,6 @@ function shortestCircle(edges: ReadonlyMap<string, readonly Edge[]>): readonly R
     if (best === null || unique.length < best.length) best = unique
   }
   return best
-}
-
-function groupsOf(course: readonly CourseItem[], rules: readonly Rule[]): Map<string, string> {
-  const group = new Map(course.map((item) => [item.id, item.id] as const))
-  for (const rule of rules) {
-    if (rule.kind !== 'together') continue
-    const all = new Set(rule.ids.map((id) => group.get(id)))
-    const name = group.get(rule.ids[0] as string) as string
-    for (const [id, one] of group) if (all.has(one)) group.set(id, name)
-  }
-  return group
 }
 
 /** More minutes in one lesson than it has: by a pin together, or by pins to the same lesson. */

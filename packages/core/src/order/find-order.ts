@@ -3,6 +3,7 @@ import { boundOrder, type Completion } from './bound.ts'
 import { type CostTerms, costOf, type CoursePlan } from './cost.ts'
 import { type Conflict, conflictOf, findConflict } from './conflict.ts'
 import { byDifficulty, type CourseItem } from './course.ts'
+import { filledLessons } from './plan-of.ts'
 import { type OrderProblem, orderProblem } from './problem.ts'
 import { isPin, type Rule, rulesOf } from './rules.ts'
 import { searchOrder, type SearchResult } from './search.ts'
@@ -56,12 +57,26 @@ export function findOrder(course: readonly CourseItem[], settings: CourseSetting
 
 /** The best lessons for an order that stays as it is; null where it breaks a rule. */
 export function divideIntoLessons(course: readonly CourseItem[], ids: readonly string[], settings: CourseSettings): CoursePlan | null {
-  const problem = orderProblem(course, settings, rulesOf(course, settings))
+  const inTurn = ids.slice(1).map((then, index): Rule => ({ kind: 'before', first: ids[index] as string, then, because: { why: 'pinned-before' } }))
+  const problem = orderProblem(course, settings, [...rulesOf(course, settings), ...inTurn])
   if (!problem || problem.count === 0) return null
-  const places = new Map(problem.items.map((item, index) => [item.id, index] as const))
-  const order = ids.flatMap((id) => places.get(id) ?? [])
-  const found = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_NEAR, near: { order, reach: 1 } })
-  return found.lessons ? { lessons: found.lessons.map((lesson) => lesson.map((item) => (problem.items[item] as CourseItem).id)) } : null
+  const { lessons } = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_NEAR })
+  return lessons && named(problem, lessons)
+}
+
+/** The order by difficulty in the best lessons for it; `allowed`: it breaks no rule. */
+export function sortedPlan(course: readonly CourseItem[], settings: CourseSettings): { readonly plan: CoursePlan; readonly allowed: boolean } {
+  const sorted = byDifficulty(course)
+  const divided = divideIntoLessons(
+    course,
+    sorted.map((item) => item.id),
+    settings,
+  )
+  return { plan: divided ?? { lessons: filledLessons(sorted, settings) }, allowed: divided !== null }
+}
+
+function named({ items }: OrderProblem, lessons: readonly (readonly number[])[]): CoursePlan {
+  return { lessons: lessons.map((lesson) => lesson.map((item) => (items[item] as CourseItem).id)) }
 }
 
 class Finder {
@@ -147,7 +162,7 @@ class Finder {
   }
 
   private plan(): CoursePlan | null {
-    return this.best ? { lessons: this.best.map((lesson) => lesson.map((item) => (this.problem.items[item] as CourseItem).id)) } : null
+    return this.best && named(this.problem, this.best)
   }
 
   private tell(share: number): boolean {

@@ -14,6 +14,7 @@ import {
   findOrder,
   lessonsFor,
   planOf,
+  refreshPlan,
   restsOn,
   restsOnBase,
   type Rule,
@@ -270,6 +271,10 @@ describe('the plan that a sampler holds', () => {
   it('is its lessons; what stands in none follows, filled by minutes', () => {
     const plan = planOf({ exercises, lessons: [{ id: 'l1', title: 'One', exercises: ['c'] }] }, course, settings)
     expect(plan.lessons).toEqual([['c'], ['a', 'b']])
+  })
+
+  it('when kept from before goes without what has gone, and with what has come at its end', () => {
+    expect(refreshPlan({ lessons: [['gone', 'b'], ['a']] }, course).lessons).toEqual([['b'], ['a'], ['c']])
   })
 
   it('loses nothing that is not in the course when it is written back', () => {

@@ -44,3 +44,11 @@ export function lessonsFor(plan: CoursePlan, before: readonly Lesson[], newId: (
     return { id: was?.id ?? newId(index), title: was?.title ?? `Lesson ${index + 1}`, exercises: [...exercises, ...left] }
   })
 }
+
+/** A plan kept from before, without what has gone since, and with what has come in lessons of its own at the end. */
+export function refreshPlan(plan: CoursePlan, course: readonly CourseItem[]): CoursePlan {
+  const ids = new Set(course.map((item) => item.id))
+  const lessons = plan.lessons.map((lesson) => lesson.filter((id) => ids.has(id)))
+  const there = new Set(lessons.flat())
+  return { lessons: [...lessons, ...course.filter((item) => !there.has(item.id)).map((item) => [item.id])] }
+}

@@ -2,7 +2,7 @@
 import type { CourseItem } from './course.ts'
 import { evenShare, samenessCost, freshCost, fullnessCost, motionsToReturn, offRamp, rampOf, returnCost, roomOf, stepCost, unitsOf } from './cost.ts'
 import { restsOn } from './course.ts'
-import type { Rule } from './rules.ts'
+import { groupsOf, type Rule } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface OrderProblem {
@@ -76,7 +76,7 @@ export function orderProblem(given: readonly CourseItem[], settings: CourseSetti
     earlier,
     later,
     lesson,
-    with: companions(count, rules, index),
+    with: companions(items, rules),
   }
 }
 
@@ -89,14 +89,7 @@ function closure(count: number, rules: readonly Rule[], index: ReadonlyMap<strin
   return before.some((set, i) => set.has(i)) ? null : before.map((set) => [...set].sort((a, b) => a - b))
 }
 
-function companions(count: number, rules: readonly Rule[], index: ReadonlyMap<string, number>): number[][] {
-  const group = Array.from({ length: count }, (_, i) => i)
-  for (const rule of rules) {
-    if (rule.kind !== 'together') continue
-    const ids = rule.ids.map((id) => index.get(id) as number)
-    const all = new Set(ids.map((i) => group[i]))
-    const name = group[ids[0] as number] as number
-    for (const [i, one] of group.entries()) if (all.has(one)) group[i] = name
-  }
-  return group.map((name, i) => group.flatMap((other, j) => (other === name && j !== i ? [j] : [])))
+function companions(items: readonly CourseItem[], rules: readonly Rule[]): number[][] {
+  const group = groupsOf(items, rules)
+  return items.map((item, i) => items.flatMap((other, j) => (j !== i && group.get(other.id) === group.get(item.id) ? [j] : [])))
 }

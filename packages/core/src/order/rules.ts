@@ -97,6 +97,18 @@ function detachedLast(course: readonly CourseItem[], befores: readonly Before[])
     })
 }
 
+/** Exercises that pins together put into one lesson share a name. */
+export function groupsOf(course: readonly Pick<CourseItem, 'id'>[], rules: readonly Rule[]): Map<string, string> {
+  const group = new Map(course.map((item) => [item.id, item.id] as const))
+  for (const rule of rules) {
+    if (rule.kind !== 'together') continue
+    const all = new Set(rule.ids.map((id) => group.get(id)))
+    const name = group.get(rule.ids[0] as string) as string
+    for (const [id, one] of group) if (all.has(one)) group.set(id, name)
+  }
+  return group
+}
+
 export function reachable(from: string, follows: ReadonlyMap<string, readonly string[]>): ReadonlySet<string> {
   const found = new Set<string>()
   const open = [from]
