@@ -7,14 +7,17 @@ import { edit } from '../store/index.ts'
 import { type Handle, handlesOf, moveHandle } from './guide-handles.ts'
 
 export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: LengthUnit }) {
-  const handles = handlesOf(exercise.guide).filter((handle) => handle.id !== 'whole' || handlesOf(exercise.guide).length === 1)
-  const shown = handles.length > 2 ? handles.slice(0, 1) : handles
+  const handles = handlesOf(exercise.guide)
+  const whole = handles.find((handle) => handle.id === 'whole')
+  const single = handles.filter((handle) => handle !== whole)
+  // Both ends of a line; of many spots the first; the base that all pins stand over.
+  const shown = whole && (single.length === 0 || exercise.guide.kind === 'pins') ? [whole] : single.length > 2 ? single.slice(0, 1) : single
   return (
     <>
       {shown.map((handle) => (
         <span key={handle.id} style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }}>
           <span className="quiet" style={{ fontSize: 13.5 }}>
-            {LABELS[handle.id] ?? (handle.id === 'spot-0' ? 'First spot' : handle.name)}
+            {labelOf(exercise, handle)}
           </span>
           <Coordinate exercise={exercise} handle={handle} axis="x" unit={unit} />
           <Coordinate exercise={exercise} handle={handle} axis="y" unit={unit} />
@@ -24,7 +27,11 @@ export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: Leng
   )
 }
 
-const LABELS: Readonly<Record<string, string>> = { start: 'Start', end: 'End', whole: 'Middle' }
+const LABELS: Readonly<Record<string, string>> = { start: 'Start', end: 'End', whole: 'Middle', 'spot-0': 'First spot' }
+
+function labelOf({ guide }: Exercise, handle: Handle): string {
+  return guide.kind === 'pins' && handle.id === 'whole' ? 'Base' : (LABELS[handle.id] ?? handle.name)
+}
 
 function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; handle: Handle; axis: 'x' | 'y'; unit: LengthUnit }) {
   const [typed, setTyped] = useState<string | null>(null)
@@ -42,7 +49,7 @@ function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; hand
       size="small"
       style={{ width: unit === 'mm' ? 70 : 84 }}
       prefix={<span className="quiet">{axis === 'x' ? '→' : '↓'}</span>}
-      aria-label={`${LABELS[handle.id] ?? handle.name}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
+      aria-label={`${labelOf(exercise, handle)}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
       value={typed ?? shown}
       status={parsed === null ? 'error' : ''}
       onChange={(event) => setTyped(event.target.value)}

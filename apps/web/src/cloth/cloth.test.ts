@@ -112,6 +112,18 @@ describe('handles', () => {
     [{ kind: 'band', path: 'M 0 0 L 30 0', widthMm: 6 }, 3],
     [{ kind: 'ring', at: [9, 9], radiusMm: 4 }, 1],
     [{ kind: 'square', at: [9, 9], sideMm: 4 }, 1],
+    [{ kind: 'grid', at: [9, 9], columns: 4, rows: 2, cellMm: 3 }, 1],
+    [
+      {
+        kind: 'pins',
+        base: [20, 30],
+        pins: [
+          [16, 20],
+          [20, 18],
+        ],
+      },
+      3,
+    ],
     [{ kind: 'line', path: 'broken' }, 0],
   ])('%j has %d, and each moves it by exactly what it is moved', (guide, count) => {
     const handles = handlesOf(guide)

@@ -1,6 +1,7 @@
 /** What is known and chosen about the selected exercise. */
 import type { Result } from '@lemmata/core/base'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
+import { guideServes } from '@lemmata/core/guide'
 import { fittedShare, nameOfStitch, possibleSubstitutes, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import { motionWord } from '@lemmata/core/order'
@@ -11,6 +12,7 @@ import { App, Button, Select } from 'antd'
 import { useMemo } from 'react'
 import { edit, undo } from '../store/index.ts'
 import { Field, LengthField, NumberField, TextField } from './fields.tsx'
+import { GuideSizes } from './GuideSizes.tsx'
 import { ProblemLine } from './ProblemLine.tsx'
 import { Trials } from './Trials.tsx'
 
@@ -32,6 +34,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   const { message } = App.useApp()
   const stitch = findStitch(exercise.stitch, sampler.stitches)
   const done = result?.ok ? result.value : null
+  const versions = Object.entries(stitch?.variants ?? {}).filter(([, { guide }]) => guideServes(guide ?? stitch?.guide ?? [], exercise.guide.kind))
   const remove = (): void => {
     edit({ kind: 'remove-exercise', id: exercise.id })
     message.info({
@@ -49,6 +52,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   return (
     <div className="card" data-testid="exercise-card">
       <TextField label="Name" value={exercise.name} onChange={(name) => name !== '' && edit({ kind: 'change-exercise', id: exercise.id, set: { name } })} />
+      <GuideSizes exercise={exercise} unit={sampler.units} />
       {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
       <Field label="Marks on the cloth">
         {(id) => (
@@ -62,16 +66,13 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
           />
         )}
       </Field>
-      {stitch?.variants && (
-        <Field label="Version" hint={exercise.variant === undefined ? undefined : stitch.variants[exercise.variant]?.because}>
+      {versions.length > 0 && (
+        <Field label="Version" hint={exercise.variant === undefined ? undefined : stitch?.variants?.[exercise.variant]?.because}>
           {(id) => (
             <Select<string>
               id={id}
               value={exercise.variant ?? ''}
-              options={[
-                { value: '', label: 'as the Brief and the guide ask' },
-                ...Object.entries(stitch.variants ?? {}).map(([value, variant]) => ({ value, label: variant.name })),
-              ]}
+              options={[{ value: '', label: 'as the Brief and the guide ask' }, ...versions.map(([value, variant]) => ({ value, label: variant.name }))]}
               onChange={(variant) =>
                 edit(
                   variant === ''

@@ -140,8 +140,32 @@ const place = z.union([
   z.strictObject({ times: expression }),
   z.strictObject({ scatter: z.strictObject({ apart: expression, inset: expression.optional(), packed: z.boolean().optional() }) }),
   z.strictObject({ cells: z.strictObject({ order: z.enum(['forward', 'to-and-fro', 'reverse']).optional() }) }),
-  z.strictObject({ pins: z.literal(true) }),
+  z.strictObject({ pins: z.union([z.literal(true), z.literal('fan')]) }),
+  z.strictObject({ weave: z.strictObject({ label, tip: expression, beat: expression }) }),
   z.strictObject({ crossings: z.tuple([label, label]) }),
+])
+
+const guides = z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1)
+
+const practice = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
+  z.object({
+    kind: z.literal('shape'),
+    widthMm: z.number().min(2).max(200),
+    heightMm: z.number().min(2).max(200),
+    outline: z.enum(['oval', 'rectangle']).optional(),
+  }),
+  z.object({ kind: z.literal('band'), lengthMm: z.number().min(5).max(300), widthMm: z.number().min(1).max(60) }),
+  z.object({ kind: z.literal('ring'), radiusMm: z.number().min(1).max(60) }),
+  z.object({ kind: z.literal('square'), sideMm: z.number().min(1).max(40), repeat: z.number().int().min(1).max(100) }),
+  z.object({
+    kind: z.literal('grid'),
+    columns: z.number().int().min(1).max(200),
+    rows: z.number().int().min(1).max(200),
+    cellMm: z.number().min(0.5).max(20),
+  }),
+  z.object({ kind: z.literal('pins'), heightMm: z.number().min(2).max(60), pins: z.number().int().min(1).max(9).optional() }),
+  z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
 ])
 
 const mistake = z.strictObject({
@@ -182,7 +206,7 @@ export const stitchDocument = z
     name: shortText,
     also: z.array(shortText).max(12).optional(),
     family: shortText.optional(),
-    guide: z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1),
+    guide: guides,
     base: id.optional(),
     parameters: parameters.optional(),
     rows: rows.optional(),
@@ -198,32 +222,13 @@ export const stitchDocument = z
           parameters: parameters.optional(),
           passes: passes.optional(),
           rows: rows.optional(),
+          practice: practice.optional(),
+          guide: guides.optional(),
           when: z.record(z.string().max(40), z.string().max(40)).optional(),
         }),
       )
       .optional(),
-    practice: z
-      .discriminatedUnion('kind', [
-        z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),
-        z.object({
-          kind: z.literal('shape'),
-          widthMm: z.number().min(2).max(200),
-          heightMm: z.number().min(2).max(200),
-          outline: z.enum(['oval', 'rectangle']).optional(),
-        }),
-        z.object({ kind: z.literal('band'), lengthMm: z.number().min(5).max(300), widthMm: z.number().min(1).max(60) }),
-        z.object({ kind: z.literal('ring'), radiusMm: z.number().min(1).max(60) }),
-        z.object({ kind: z.literal('square'), sideMm: z.number().min(1).max(40), repeat: z.number().int().min(1).max(100) }),
-        z.object({
-          kind: z.literal('grid'),
-          columns: z.number().int().min(1).max(200),
-          rows: z.number().int().min(1).max(200),
-          cellMm: z.number().min(0.5).max(20),
-        }),
-        z.object({ kind: z.literal('pins'), heightMm: z.number().min(2).max(60) }),
-        z.object({ kind: z.literal('spots'), count: z.number().int().min(1).max(200), apartMm: z.number().min(1).max(100) }),
-      ])
-      .optional(),
+    practice: practice.optional(),
     marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'none']).optional(),
     goodFor: z.array(shortText).max(12).optional(),
     tension: z.enum(['loose', 'easy', 'firm']).optional(),

@@ -271,6 +271,8 @@ describe('a bad stitch', () => {
       fc.record({ scatter: fc.record({ apart: expression }) }),
       fc.constant({ cells: {} }),
       fc.constant({ pins: true }),
+      fc.constant({ pins: 'fan' }),
+      fc.record({ weave: fc.record({ label: fc.constantFrom('st', 'none'), tip: expression, beat: expression }) }),
     )
     const document = fc.record({
       ...Object.fromEntries(Object.entries({ ...head, id: 'any', name: 'Any', parameters: { L: 3 } }).map(([key, value]) => [key, fc.constant(value)])),

@@ -99,6 +99,41 @@ const SOLID = [
   'bokhara-couching',
 ]
 
+/** What the versions with several pins stand on. */
+const FANS: Readonly<Record<string, Guide>> = {
+  'three pins': {
+    kind: 'pins',
+    base: [0, 0],
+    pins: [
+      [-3, -9],
+      [0, -10],
+      [3, -9],
+    ],
+  },
+  'five pins aslant': {
+    kind: 'pins',
+    base: [4, 2],
+    pins: [
+      [-10, -4],
+      [-8, -8],
+      [-5, -11],
+      [-1, -13],
+      [4, -13],
+    ],
+  },
+}
+
+/** Every version of every stitch on the guides it is for. */
+const versions = LIBRARY.flatMap((document) =>
+  Object.entries(document.variants ?? {}).flatMap(([variant, { guide: kinds = document.guide, practice }]) => {
+    const fanned = practice?.kind === 'pins' && (practice.pins ?? 1) > 1
+    const guides = fanned
+      ? FANS
+      : Object.fromEntries(kinds.flatMap((kind) => Object.entries(GUIDES[kind] ?? {}).map(([name, guide]) => [`${kind}, ${name}`, guide])))
+    return Object.entries(guides).map(([name, guide]) => [document.id, variant, name, document, guide] as const)
+  }),
+)
+
 const claims = LIBRARY.flatMap((document) =>
   document.guide.flatMap((kind) => Object.entries(GUIDES[kind] ?? {}).map(([name, guide]) => [document.id, kind, name, document, guide] as const)),
 )
@@ -110,6 +145,10 @@ describe('every guide that a stitch claims', () => {
 
   it.each(claims)('%s on a %s, %s', (_id, _kind, _name, document, guide) => {
     isSound(work(document, guide))
+  })
+
+  it.each(versions)('%s (%s) on %s', (_id, variant, _name, document, guide) => {
+    isSound(work(document, guide, { variant }))
   })
 })
 

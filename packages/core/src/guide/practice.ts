@@ -43,10 +43,25 @@ export function practiceGuide(practice: PracticeGuide | undefined, centreX: numb
       return { kind: 'grid', at, columns, rows: wanted.rows, cellMm: wanted.cellMm }
     }
     case 'pins':
-      return { kind: 'pins', base: [round(centreX), round(y + wanted.heightMm / 2)], pins: [[round(centreX), round(y - wanted.heightMm / 2)]] }
+      return {
+        kind: 'pins',
+        base: [round(centreX), round(y + wanted.heightMm / 2)],
+        pins: fannedPins(wanted.heightMm, wanted.pins ?? 1).map(([aside, up]) => [round(centreX + aside), round(y + wanted.heightMm / 2 - up)] as const),
+      }
     default:
       return unreachable(wanted)
   }
+}
+
+/**
+ * Pins fanned over a base at (0, 0), each as [aside, up] in mm: even gaps of a quarter of the height, and each lower
+ * the farther it stands from the middle, so that the top is curved.
+ */
+export function fannedPins(heightMm: number, count: number): readonly (readonly [number, number])[] {
+  return Array.from({ length: count }, (_, index) => {
+    const off = index - (count - 1) / 2
+    return [(off * heightMm) / Math.max(4, count), heightMm * (1 - (0.12 * off * off) / Math.max(1, count - 2))] as const
+  })
 }
 
 /** Room above and below the middle of a practice guide, mm. */

@@ -228,8 +228,13 @@ export type Place =
   | { readonly scatter: { readonly apart: Expression; readonly inset?: Expression | undefined; readonly packed?: boolean | undefined } }
   /** The cells of a grid, row by row. */
   | { readonly cells: { readonly order?: 'forward' | 'to-and-fro' | 'reverse' | undefined } }
-  /** One frame at the base, looking towards each pin; `height` is how far away the pin is. */
-  | { readonly pins: true }
+  /**
+   * One frame at the base, looking towards each pin; `height` is how far away the pin is. Several pins carry a piece
+   * each; in a fan all stand under one weave, the middle one last, with `left` and `right` shares of the base.
+   */
+  | { readonly pins: true | 'fan' }
+  /** Over and under the threads of a label, to and fro from the tips to the feet: `thread` is the number of the one met, `at` the share of it. */
+  | { readonly weave: { readonly label: string; readonly tip: Expression; readonly beat: Expression } }
   /** Wherever threads of two labels cross. */
   | { readonly crossings: readonly [string, string] }
 
@@ -258,6 +263,9 @@ export interface Variant {
   readonly parameters?: Readonly<Record<string, Expression | ParameterSpec>> | undefined
   readonly passes?: readonly Pass[] | undefined
   readonly rows?: Rows | undefined
+  readonly practice?: PracticeGuide | undefined
+  /** The kinds of guide that it is for, where these are fewer than the stitch's. */
+  readonly guide?: readonly string[] | undefined
   /** What chooses it: a way of working (`{"split": "from-above"}`) or the kind of guide (`{"guide": "grid"}`). */
   readonly when?: Readonly<Record<string, string>> | undefined
 }
@@ -294,7 +302,7 @@ export type PracticeGuide =
   | { readonly kind: 'ring'; readonly radiusMm: number }
   | { readonly kind: 'square'; readonly sideMm: number; readonly repeat: number }
   | { readonly kind: 'grid'; readonly columns: number; readonly rows: number; readonly cellMm: number }
-  | { readonly kind: 'pins'; readonly heightMm: number }
+  | { readonly kind: 'pins'; readonly heightMm: number /** How many stand in a fan; one when left out. */; readonly pins?: number | undefined }
 
 export interface StitchDocument {
   readonly format: 'lemmata-stitch'

@@ -18,8 +18,10 @@ export function applyVariant(document: StitchDocument, id: string | null): Stitc
   if (!variant) return document
   return {
     ...document,
+    guide: variant.guide ?? document.guide,
     parameters: { ...document.parameters, ...variant.parameters },
     passes: variant.passes ?? document.passes,
+    ...(variant.practice ? { practice: variant.practice } : {}),
     ...(variant.rows ? { rows: variant.rows } : {}),
   }
 }

@@ -83,7 +83,12 @@ class Compiler {
   private place({ place }: Pass, path: ProblemPath): CompiledPlace {
     if ('once' in place) return { kind: 'once' }
     if ('whole' in place) return { kind: 'whole' }
-    if ('pins' in place) return { kind: 'pins' }
+    if ('pins' in place) return { kind: 'pins', fan: place.pins === 'fan' }
+    if ('weave' in place) {
+      const { label, tip, beat } = place.weave
+      this.needsLabel(label, [...path, 'weave'], 'woven')
+      return { kind: 'weave', label, tip: this.expression(tip, [...path, 'tip']), beat: this.expression(beat, [...path, 'beat']) }
+    }
     if ('times' in place) return { kind: 'times', times: this.expression(place.times, [...path, 'times']) }
     if ('cells' in place) return { kind: 'cells', order: place.cells.order ?? 'to-and-fro' }
     if ('scatter' in place)

@@ -125,7 +125,8 @@ export type CompiledPlace =
   | { readonly kind: 'times'; readonly times: Compiled }
   | { readonly kind: 'scatter'; readonly apart: Compiled; readonly inset: Compiled | null; readonly packed: boolean }
   | { readonly kind: 'cells'; readonly order: 'forward' | 'to-and-fro' | 'reverse' }
-  | { readonly kind: 'pins' }
+  | { readonly kind: 'pins' /** All of them under one weave. */; readonly fan: boolean }
+  | { readonly kind: 'weave'; readonly label: string; readonly tip: Compiled; readonly beat: Compiled }
   | { readonly kind: 'crossings'; readonly labels: readonly [string, string] }
 
 export interface CompiledPass {

@@ -38,7 +38,7 @@ export function guideValues(guide: ReadGuide): Readonly<Record<string, number>> 
   if (guide.kind === 'grid') return { size: guide.cellMm, columns: guide.columns, rows: guide.rows }
   if (guide.kind === 'pins') {
     const pin = guide.pins[0] as Point
-    return { height: Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y) }
+    return { height: Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y), pins: guide.pins.length }
   }
   if (guide.kind === 'shape') return { size: acrossVein(guide) }
   if (guide.kind === 'spots' && guide.sideMm !== undefined) return { size: guide.sideMm }

@@ -8,7 +8,8 @@ import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 import { placeAcross, type ShapeGuide } from './place-across.ts'
 import { type AlongRequest, placeAlong, placeWhole } from './place-along.ts'
 import { rowPaths } from './place-rows.ts'
-import { placeCells, placeCrossings, placeOnce, placePins, placeScattered } from './place-spots.ts'
+import { placeFan, placePins, placeWeave, towardsPins } from './place-pins.ts'
+import { placeCells, placeCrossings, placeOnce, placeScattered } from './place-spots.ts'
 import { MoveError } from './thread-settings.ts'
 import type { Segment } from './types.ts'
 
@@ -39,6 +40,7 @@ const IN_WORDS: Readonly<Record<CompiledPlace['kind'], string>> = {
   scatter: 'scattered over a shape',
   cells: 'in the cells of a grid',
   pins: 'at pins',
+  weave: 'over and under the threads of pins',
   crossings: 'at crossings',
 }
 
@@ -89,7 +91,10 @@ export function placePass(request: PlaceRequest): Placed {
       if (guide.kind === 'grid') return placeCells(guide, place.order, mirror)
       break
     case 'pins':
-      if (guide.kind === 'pins') return placePins(guide, mirror)
+      if (guide.kind === 'pins') return place.fan ? placeFan(guide, mirror) : placePins(guide, mirror)
+      break
+    case 'weave':
+      if (guide.kind === 'pins') return placeWeave(guide, { warps: request.labelled(place.label), tipMm: value(place.tip), beatMm: value(place.beat) }, mirror)
       break
     case 'crossings':
       return placeCrossings(request.labelled(place.labels[0]), request.labelled(place.labels[1]), mirror ? -1 : 1)
@@ -216,8 +221,12 @@ function beginningOf(guide: ReadGuide, mirror: boolean) {
     case 'pins': {
       const pin = guide.pins[0] as Point
       const height = Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y)
-      const direction = { x: (pin.x - guide.base.x) / height, y: (pin.y - guide.base.y) / height }
-      return { origin: guide.base, direction, values: { height }, named: (name: string) => (name === 'pin' ? pin : name === 'base' ? guide.base : null) }
+      return {
+        origin: guide.base,
+        direction: towardsPins(guide),
+        values: { height },
+        named: (name: string) => (name === 'pin' ? pin : name === 'base' ? guide.base : null),
+      }
     }
   }
 }

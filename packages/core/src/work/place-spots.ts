@@ -1,4 +1,4 @@
-/** Placements that stand each for themselves: spots, squares, scattered spots, cells, pins, crossings. mm. */
+/** Placements that stand each for themselves: spots, squares, scattered spots, cells, crossings. mm. */
 import { sum } from '../base/index.ts'
 import { cross, fromAngle, insetRegion, leftOf, packSpots, type Point, scatterSpots, sequenceFrom, step, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
@@ -84,19 +84,6 @@ export function placeCells(guide: Extract<ReadGuide, { kind: 'grid' }>, order: '
     frames.push(...((order !== 'forward' && row % 2 === 1) !== mirror ? line.reverse() : line))
   }
   return oneRun(order === 'reverse' ? frames.reverse() : frames, columns * rows * cellMm, cellMm)
-}
-
-/** From the base towards each pin. */
-export function placePins(guide: Extract<ReadGuide, { kind: 'pins' }>, mirror: boolean): Placed {
-  const { base } = guide
-  const frames = guide.pins.map((pin) => {
-    const direction = unit(subtract(pin, base)) ?? { x: 0, y: -1 }
-    return frameAt(base, direction, mirror ? -1 : 1, { height: Math.hypot(pin.x - base.x, pin.y - base.y) }, (name) =>
-      name === 'pin' ? pin : name === 'base' ? base : null,
-    )
-  })
-  const lengthMm = sum(guide.pins.map((pin) => Math.hypot(pin.x - base.x, pin.y - base.y)))
-  return oneRun(frames, lengthMm, lengthMm / frames.length)
 }
 
 function away(at: Point | undefined, from: Point): number {

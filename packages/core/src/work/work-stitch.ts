@@ -80,8 +80,9 @@ class Worker {
 
   run(all: readonly CompiledPass[]): Result<WorkedStitch> {
     const { guide } = this.work
-    // Each pin carries a piece of its own, finished before the next is begun.
-    const pieces = guide.kind === 'pins' ? guide.pins.map((pin): ReadGuide => ({ ...guide, pins: [pin] })) : [guide]
+    // Each pin carries a piece of its own, finished before the next is begun; but a fan is one piece.
+    const fan = all.some(({ place }) => place.kind === 'pins' && place.fan)
+    const pieces = guide.kind === 'pins' && !fan ? guide.pins.map((pin): ReadGuide => ({ ...guide, pins: [pin] })) : [guide]
     for (const [index, pass, piece] of pieces.flatMap((one) => [...all.entries()].map(([at, pass]) => [at, pass, one] as const))) {
       if (this.guide !== piece) this.thread.log.forgetLabels()
       this.guide = piece

@@ -78,7 +78,9 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       cells: {
         name: 'In the cells of a grid',
         because: 'All the lower arms on the way out, all the top arms on the way back: they cannot be mixed.',
+        guide: ['grid'],
         when: { guide: 'grid' },
+        practice: { kind: 'grid', columns: 12, rows: 3, cellMm: 3 },
         passes: [
           { name: 'lower arms', place: { cells: { order: 'to-and-fro' } }, repeat: [{ up: 'sw' }, { down: 'ne', as: 'under' }] },
           { name: 'top arms', continues: true, place: { cells: { order: 'reverse' } }, repeat: [{ up: 'se' }, { down: 'nw', as: 'top' }] },
@@ -87,7 +89,9 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       single: {
         name: 'One at each spot',
         because: 'Each complete before the next.',
+        guide: ['spot', 'spots'],
         when: { guide: 'spots' },
+        practice: { kind: 'spots', count: 6, apartMm: 8 },
         passes: [
           {
             name: 'crosses',
@@ -98,6 +102,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       },
       rows: {
         name: 'Out and back in rows',
+        guide: ['band'],
         because: 'All the lower arms first, then all the top arms: quicker, and they cannot be mixed.',
         passes: [
           { name: 'lower arms', place: { along: { step: ['L'], tail: 0 } }, repeat: [{ up: [0, '-w'] }, { down: ['L', 'w'], as: 'under' }] },

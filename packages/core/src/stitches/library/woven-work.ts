@@ -1,6 +1,17 @@
 /** Worked off the cloth: wheels, woven points, detached buttonhole; and felt laid beneath. */
-import type { StitchDocument } from '../../notation/index.ts'
+import type { Pass, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
+
+/** Over and under the warps in turn, from the tip on which the thread waits to the base; it goes down at the edge. */
+function weaving(edge: string): Pass {
+  return {
+    name: 'weaving',
+    continues: true,
+    place: { weave: { label: 'w', tip: 1.6, beat: 'y' } },
+    repeat: [[{ over: ['w[thread]'], at: 'at' }], [{ under: ['w[thread]'], at: 'at' }]],
+    end: [{ down: ['0.2', edge], as: 'end' }],
+  }
+}
 
 export const wovenWork: readonly StitchDocument[] = [
   stitch({
@@ -77,7 +88,7 @@ export const wovenWork: readonly StitchDocument[] = [
     family: 'woven',
     guide: ['pins'],
     parameters: {
-      B: { name: 'Base', usual: '3.4+6*W', min: '6*W', max: 10 },
+      G: { name: 'Between warps', usual: '1.7+3*W', min: 'W', max: 5 },
       y: { name: 'Beat', usual: '0.85*D', min: '0.7*D', max: '2*D' },
     },
     passes: [
@@ -86,35 +97,38 @@ export const wovenWork: readonly StitchDocument[] = [
         place: { pins: true },
         repeat: [
           { pin: 'pin' },
-          { up: [0, 'B/2'] },
-          { round: 'pin', to: [0, '-B/2'], as: 'wl' },
-          { down: [0, '-B/2'], as: 'wr' },
+          { up: [0, 'G'] },
+          { round: 'pin', to: [0, '-G'], as: 'w' },
+          { down: [0, '-G'], as: 'w' },
           { up: [0, 0] },
-          { round: 'pin', to: [0, 0], as: 'wm' },
+          { round: 'pin', to: [0, 0], as: 'w' },
           { hold: true },
         ],
       },
-      {
-        name: 'weaving',
-        continues: true,
-        place: { times: '2*max(1,floor((height-2)/(2*y)))' },
-        repeat: [
-          [
-            { over: ['wl[0]'], at: '1-(1.6+k*y)/height' },
-            { under: ['wm[0]'], at: '1-(1.6+k*y)/height', from: 'left' },
-            { over: ['wr[0]'], at: '(1.6+k*y)/height' },
-            { by: { from: 'pin', to: [0, '-B/2'], at: '(1.6+(k+0.5)*y)/height', by: [0, '-0.1'] } },
-          ],
-          [
-            { under: ['wr[0]'], at: '(1.6+k*y)/height', from: 'right' },
-            { over: ['wm[0]'], at: '1-(1.6+k*y)/height' },
-            { under: ['wl[0]'], at: '1-(1.6+k*y)/height', from: 'right' },
-            { by: { from: 'pin', to: [0, 'B/2'], at: '(1.6+(k+0.5)*y)/height', by: [0, '0.1'] } },
-          ],
-        ],
-        end: [{ down: ['0.2', 'B/2'], as: 'end' }],
-      },
+      weaving('G'),
     ],
+    variants: {
+      fan: {
+        name: 'Petal or leaf: pins fanned under one weave',
+        because: 'Three pins make a petal, five a leaf: close together for a tight weave, the outer ones lower for a curved top.',
+        parameters: { G: { name: 'Between warps', usual: '1.6*W', min: 'W', max: 5 } },
+        passes: [
+          {
+            name: 'warps',
+            place: { pins: 'fan' },
+            repeat: [
+              { pin: 'pin' },
+              { up: [0, '2*(pins-1)*G*left'] },
+              { round: 'pin', to: [0, '2*(pins-1)*G*right'], as: 'w' },
+              { down: [0, '2*(pins-1)*G*right'], as: 'w', when: 'not-last' },
+              { hold: true, when: 'last' },
+            ],
+          },
+          weaving('(pins-1)*G'),
+        ],
+        practice: { kind: 'pins', heightMm: 14, pins: 3 },
+      },
+    },
     marks: 'every-hole',
     practice: { kind: 'pins', heightMm: 10 },
     goodFor: ['free-standing petals and leaves'],
