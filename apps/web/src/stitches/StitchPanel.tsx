@@ -6,8 +6,9 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord } from '@lemmata/core/order'
 import { type RowOfRows } from '@lemmata/core/plan'
 import { formatLength } from '@lemmata/core/units'
-import { Button, Tabs } from 'antd'
+import { Button, Select, Tabs } from 'antd'
 import { useEffect, useState } from 'react'
+import { Field } from '../sampler/fields.tsx'
 import { Hand } from './Hand.tsx'
 import { Mistakes, WouldItHold } from './Mistakes.tsx'
 import { FIRST_TRIAL, type Trial, TryIt, useTrial } from './TryIt.tsx'
@@ -18,7 +19,7 @@ interface Props {
   readonly clothHex: string
   readonly units: 'mm' | 'in'
   readonly onTeach: (trial: Trial) => void
-  readonly onRows: (rows: RowOfRows) => void
+  readonly onRows: (rows: RowOfRows, trial: Trial) => void
   readonly onCopy: () => void
   readonly onExport: () => void
   /** Only for a stitch of the teacher's own library. */
@@ -44,13 +45,24 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
           </Button>
         )}
       </div>
+      <Version document={document} trial={trial} onChange={setTrial} />
       {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
       <Tabs
         items={[
           {
             key: 'try',
             label: 'Try it',
-            children: <TryIt document={document} worked={worked} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} onRows={onRows} />,
+            children: (
+              <TryIt
+                document={document}
+                worked={worked}
+                trial={trial}
+                onChange={setTrial}
+                clothHex={clothHex}
+                units={units}
+                onRows={(rows) => onRows(rows, trial)}
+              />
+            ),
           },
           { key: 'facts', label: 'About it', children: <div className="panel">{done && <Facts done={done} units={units} />}</div> },
           {
@@ -66,6 +78,25 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
         ]}
       />
     </div>
+  )
+}
+
+/** Another school of the same stitch, or the same for another guide. */
+function Version({ document, trial, onChange }: { document: StitchDocument; trial: Trial; onChange: (trial: Trial) => void }) {
+  const versions = Object.entries(document.variants ?? {})
+  if (versions.length === 0) return null
+  return (
+    <Field label="Version" hint={trial.variant === null ? undefined : document.variants?.[trial.variant]?.because}>
+      {(id) => (
+        <Select<string>
+          id={id}
+          value={trial.variant ?? ''}
+          options={[{ value: '', label: 'as the Brief and the guide ask' }, ...versions.map(([value, { name }]) => ({ value, label: name }))]}
+          // Its lengths and guides are its own.
+          onChange={(variant) => onChange({ ...FIRST_TRIAL, strands: trial.strands, variant: variant === '' ? null : variant })}
+        />
+      )}
+    </Field>
   )
 }
 

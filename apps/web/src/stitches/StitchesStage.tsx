@@ -1,7 +1,7 @@
 /** The stitch library: a wall of swatches at one scale, one stitch at a time beside it, comparing, and writing one's own. */
 import type { Surroundings } from '@lemmata/core/assign'
 import { surroundingsOf } from '@lemmata/core/assign'
-import type { StitchDocument } from '@lemmata/core/notation'
+import { applyVariant, type StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
 import { newExercise, newRows, type RowOfRows } from '@lemmata/core/plan'
 import { LIBRARY } from '@lemmata/core/stitches'
@@ -20,7 +20,7 @@ import { download } from './download.ts'
 import { isShown, NO_FILTER, type WallFilter } from './filter.ts'
 import { StitchPanel } from './StitchPanel.tsx'
 import { workSwatch } from './swatch.ts'
-import type { Trial } from './TryIt.tsx'
+import { asTried, type Trial } from './TryIt.tsx'
 import { useOwnStitches } from './use-own-stitches.ts'
 import { useWall, type Wall } from './use-wall.ts'
 import { WallFilters } from './WallFilters.tsx'
@@ -64,16 +64,16 @@ export function StitchesStage() {
   }
   const teach = (document: StitchDocument, trial: Trial): void => {
     bringIn(document)
-    const given = Object.keys(trial.parameters).length > 0 ? { parameters: { ...trial.parameters } } : {}
-    const strands = trial.strands === null ? {} : { strands: trial.strands }
-    const exercise = { ...newExercise(document, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...given, ...strands }
+    const version = applyVariant(document, trial.variant)
+    const exercise = { ...newExercise(version, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...asTried(trial) }
     edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length })
     message.success(`${exercise.name} is on the cloth.`)
   }
-  const teachRows = (document: StitchDocument, rows: RowOfRows): void => {
+  const teachRows = (document: StitchDocument, rows: RowOfRows, { variant }: Trial): void => {
     bringIn(document)
-    const exercises = newRows(document, sampler, worked.done, rows, () => `e-${crypto.randomUUID().slice(0, 8)}`)
-    for (const [index, exercise] of exercises.entries()) edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length + index })
+    const exercises = newRows(applyVariant(document, variant), sampler, worked.done, rows, () => `e-${crypto.randomUUID().slice(0, 8)}`)
+    for (const [index, exercise] of exercises.entries())
+      edit({ kind: 'add-exercise', exercise: variant === null ? exercise : { ...exercise, variant }, at: sampler.exercises.length + index })
     message.success(`${exercises.length} rows of ${document.name.toLowerCase()} are on the cloth.`)
   }
   const open = async (file: File): Promise<void> => {
@@ -181,7 +181,7 @@ export function StitchesStage() {
                 clothHex={sampler.cloth.colour.hex}
                 units={sampler.units}
                 onTeach={(trial) => teach(current, trial)}
-                onRows={(rows) => teachRows(current, rows)}
+                onRows={(rows, trial) => teachRows(current, rows, trial)}
                 onCopy={() => setWriting(current)}
                 onExport={() => download(`${current.id}.json`, current)}
                 onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}

@@ -2,7 +2,8 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
-import type { ParameterValue, StitchDocument } from '@lemmata/core/notation'
+import { applyVariant, type ParameterValue, type StitchDocument } from '@lemmata/core/notation'
+import type { Exercise } from '@lemmata/core/sampler'
 import { formatLength } from '@lemmata/core/units'
 import { type RowOfRows, rowValues } from '@lemmata/core/plan'
 import { Button, Segmented, Select, Slider } from 'antd'
@@ -12,11 +13,13 @@ import { tryGuides } from './swatch.ts'
 
 export interface Trial {
   readonly guide: number
+  /** Another version of the stitch; the one that the Brief asks for when null. */
+  readonly variant: string | null
   readonly parameters: Readonly<Record<string, number>>
   readonly strands: number | null
 }
 
-export const FIRST_TRIAL: Trial = { guide: 0, parameters: {}, strands: null }
+export const FIRST_TRIAL: Trial = { guide: 0, variant: null, parameters: {}, strands: null }
 
 interface Props {
   readonly document: StitchDocument
@@ -29,23 +32,28 @@ interface Props {
   readonly onRows: (rows: RowOfRows) => void
 }
 
+/** What an exercise takes over from a trial. */
+export function asTried({ variant, parameters, strands }: Trial): Partial<Exercise> {
+  return {
+    ...(Object.keys(parameters).length > 0 ? { parameters: { ...parameters } } : {}),
+    ...(strands === null ? {} : { strands }),
+    ...(variant === null ? {} : { variant }),
+  }
+}
+
 /** The stitch with these settings on the chosen guide. */
 export function useTrial(document: StitchDocument, around: Surroundings, given: Trial) {
   const trial = useDeferredValue(given)
   return useMemo(() => {
-    const guides = tryGuides(document)
+    const guides = tryGuides(applyVariant(document, trial.variant))
     const guide = (guides[trial.guide] ?? guides[0])?.guide
     if (!guide) return null
-    const strands = trial.strands === null ? {} : { strands: trial.strands }
-    return workExercise(
-      { id: `trial-${document.id}`, name: document.name, stitch: document.id, guide, parameters: { ...trial.parameters }, ...strands },
-      around,
-    )
+    return workExercise({ id: `trial-${document.id}`, name: document.name, stitch: document.id, guide, ...asTried(trial) }, around)
   }, [document, around, trial])
 }
 
 export function TryIt({ document, worked, trial, onChange, clothHex, units, onRows }: Props) {
-  const guides = tryGuides(document)
+  const guides = tryGuides(applyVariant(document, trial.variant))
   const done = worked?.ok ? worked.value : null
   return (
     <div className="panel" style={{ display: 'grid', gap: 10 }} data-testid="try-it">
@@ -128,7 +136,7 @@ function Settings({ done, trial, onChange, units }: { done: WorkedExercise | nul
       </label>
       <Button
         size="small"
-        onClick={() => onChange({ ...FIRST_TRIAL, guide: trial.guide })}
+        onClick={() => onChange({ ...FIRST_TRIAL, guide: trial.guide, variant: trial.variant })}
         disabled={Object.keys(trial.parameters).length === 0 && trial.strands === null}
       >
         As usual

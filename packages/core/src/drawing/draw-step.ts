@@ -4,6 +4,7 @@ import type { Demonstration, Step } from '../steps/index.ts'
 import { drawThread, type Detail, type ThreadLook } from './draw-thread.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
 import { mix } from './colour.ts'
+import { type NumberFrame, type NumberPlace, placeNumbers } from './number-places.ts'
 
 export interface StepPicture {
   readonly demonstration: Demonstration
@@ -26,7 +27,9 @@ export interface DrawnStep {
 export function drawStep(picture: StepPicture): DrawnStep {
   const { demonstration, step, look, widthMm, heightMm } = picture
   const box = viewBox(demonstration)
-  const scale = Math.min(widthMm / (box.right - box.left), heightMm / (box.bottom - box.top), 8)
+  // Room for a number outside the holes at the edge.
+  const room = 0.9 * picture.numberMm
+  const scale = Math.min((widthMm - room) / (box.right - box.left), (heightMm - room) / (box.bottom - box.top), 8)
   const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
   const behind = made.filter((segment) => segment.side === 'back')
   const items: DrawingItem[] = []
@@ -44,7 +47,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
   }
   items.push(
     ...drawThread(
-      made,
+      [...made, ...step.inHand],
       'front',
       look,
       picture.detail,
@@ -77,7 +80,10 @@ function viewBox(demonstration: Demonstration): { left: number; right: number; t
   // Where only the first stitches are stepped through, they fill the picture.
   const last = demonstration.steps.at(-1)?.sequence ?? Number.POSITIVE_INFINITY
   const points: Point[] = demonstration.segments.filter((segment) => segment.sequence <= last).flatMap((segment) => segment.points)
-  for (const step of demonstration.steps) if (step.loose) points.push(...step.loose)
+  for (const step of demonstration.steps) {
+    if (step.loose) points.push(...step.loose)
+    for (const segment of step.inHand) points.push(...segment.points)
+  }
   for (const patch of demonstration.patches) points.push(...patch.outline)
   const reach = Math.max(...demonstration.segments.map((segment) => segment.sizeMm / 2), 0.4)
   const xs = points.map((at) => at.x)
@@ -125,11 +131,11 @@ function partsInside(points: readonly Point[], inside: (at: Point) => boolean): 
   return parts
 }
 
-/** Numbers beside the holes met so far, above and below in turn so that neighbours do not touch; holes to come are faint. */
+/** Numbers beside the holes met so far; holes to come are faint. */
 function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
   const seen = new Set<number>()
-  const beside = numberPlaces(demonstration, numberMm, place)
+  const places = numbersOf(demonstration, { widthMm, heightMm, numberMm, place })
   for (const [index, hole] of demonstration.holes.entries()) {
     if (seen.has(hole.number)) continue
     seen.add(hole.number)
@@ -139,13 +145,20 @@ function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPictu
       continue
     }
     const current = hole.number === step.hole
-    const size = current ? numberMm * 1.15 : numberMm
     items.push({ kind: 'disc', at, radiusMm: current ? numberMm * 0.2 : numberMm * 0.13, fill: '#3a2d1e' })
+    const stands = places.get(hole.number)
+    if (!stands) continue
+    if (stands.leader) {
+      const to = { x: stands.at.x, y: stands.at.y - numberMm * 0.35 }
+      const gap = Math.hypot(to.x - at.x, to.y - at.y)
+      const end = { x: to.x + ((at.x - to.x) * 0.6 * numberMm) / gap, y: to.y + ((at.y - to.y) * 0.6 * numberMm) / gap }
+      items.push({ kind: 'stroke', paths: [[at, end]], widthMm: numberMm * 0.04, colour: '#3a2d1e', opacity: 0.7 })
+    }
     items.push({
       kind: 'words',
-      at: beside(at, hole.number),
+      at: stands.at,
       text: String(hole.number),
-      sizeMm: size,
+      sizeMm: current ? numberMm * 1.15 : numberMm,
       face: current ? 'text-bold' : 'text',
       colour: '#1F2A37',
       align: 'middle',
@@ -154,23 +167,16 @@ function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPictu
   return items
 }
 
-/** Where a hole's number stands, clear of the thread: on a line in rows above and below it, elsewhere outwards. */
-function numberPlaces({ guide, segments, holes }: Demonstration, numberMm: number, place: (at: Point) => Point): (at: Point, number: number) => Point {
-  const placed = holes.map(place)
-  const [high, low] = [Math.min(...placed.map((at) => at.y)), Math.max(...placed.map((at) => at.y))]
-  if (guide.kind === 'line' && low - high < numberMm * 1.5) {
-    const ys = [...segments.filter((segment) => segment.side === 'front').flatMap((segment) => segment.points)].map((at) => place(at).y)
-    const [top, bottom] = [Math.min(high, ...ys) - numberMm * 0.55, Math.max(low, ...ys) + numberMm * 1.2]
-    return (at, number) => ({ x: at.x - numberMm * 0.25, y: number % 2 === 1 ? top : bottom })
-  }
-  const size = Math.max(0, ...segments.map((segment) => segment.sizeMm / 2))
-  const out = Math.abs(place({ x: 0, y: size }).y - place({ x: 0, y: 0 }).y) + numberMm * 0.85
-  const middle = (high + low) / 2
-  return (at) => {
-    // Up or down from the middle of the picture, a little to the left, away from the needle.
-    const up = at.y <= middle ? -1 : 1
-    return { x: at.x - numberMm * 0.4, y: at.y + up * out + numberMm * 0.35 }
-  }
+const placedNumbers = new WeakMap<Demonstration, { readonly key: string; readonly places: ReadonlyMap<number, NumberPlace> }>()
+
+/** Found once for a demonstration and a size of picture: stepping through it draws the same numbers again. */
+function numbersOf(demonstration: Demonstration, frame: NumberFrame): ReadonlyMap<number, NumberPlace> {
+  const key = `${frame.widthMm} ${frame.heightMm} ${frame.numberMm}`
+  const known = placedNumbers.get(demonstration)
+  if (known?.key === key) return known.places
+  const places = placeNumbers(demonstration, frame)
+  placedNumbers.set(demonstration, { key, places })
+  return places
 }
 
 /**

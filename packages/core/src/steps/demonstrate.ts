@@ -3,10 +3,10 @@
  * draw. Everything comes from working the stitch; a left-hander's demonstration is its exact reflection.
  */
 import { failure, type Result, success } from '../base/index.ts'
-import { measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import { lengthOf, measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
 import { cycleOf, type MaterialValues, type Move, type PracticeGuide, type ParameterValues, type StitchDocument } from '../notation/index.ts'
-import { type Hole, type Segment, type StitchWork, type SurfaceKind, type SurfacePass, type WorkedStitch, workStitch } from '../work/index.ts'
+import { cutUnders, type Hole, type Segment, type StitchWork, type SurfaceKind, type SurfacePass, type WorkedStitch, workStitch } from '../work/index.ts'
 import { passSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
@@ -38,6 +38,8 @@ export interface Step {
   readonly sequence: number
   /** A loop that waits to be caught. */
   readonly loose: readonly Point3[] | null
+  /** Thread led on the surface and not yet taken to the back, as it lies over and under what it has passed. */
+  readonly inHand: readonly Segment[]
   /** The turns on the needle. */
   readonly wraps: number
   /** So many holes, in working order, have been made. */
@@ -141,38 +143,78 @@ function onLine(lengthMm: number): ReadGuide | null {
 /** In a fill the first stitches of each pass say everything: later ones only say "again". */
 const MOST_STEPS = 14
 const MOST_STEPS_OF_MANY = 8
+/** Every warp has to be laid, and the weaving to go there and back, before it says itself again. */
+const MOST_STEPS_AT_PINS = 24
+
+/** A step before it is known whether it is shown: only then is what is in hand drawn. */
+type FoundStep = Omit<Step, 'inHand'> & { readonly past: SurfacePass | null }
 
 function describe(request: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
   const { hand } = request
   const flip = hand === 'left' ? -1 : 1
   const seen = <P extends Point>(at: P): P => ({ ...at, x: at.x * flip })
   const { steps, numbers } = stepsOf(request, worked, seen, flip)
-  const shown = guide.kind === 'line' && !guide.centre ? steps : firstOfEachPass(steps)
+  const shown = guide.kind === 'line' && !guide.centre ? steps : firstOfEachPass(steps, guide)
   return {
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
     holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
-    // What is led on the surface is drawn as a curve; only for the steps that are shown.
-    steps: shown.map((step, index) => ({ ...step, number: index + 1, loose: step.loose && isOnSurface(step) ? splineThrough(step.loose) : step.loose })),
+    steps: shown.map(({ past, ...step }, index) => ({
+      ...step,
+      number: index + 1,
+      inHand: past ? lyingInHand(past, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
+    })),
     guide,
     hand,
     advanceMm: worked.fitted.pitchMm,
   }
 }
 
-function isOnSurface({ move }: Step): boolean {
-  return move !== 'up' && move !== 'down'
+/** Way-points of a running thread that a step shows: a few rows of weaving; all of a long row would cost its square. */
+const SHOWN_WAY = 160
+
+/** The thread in front, cut where it lies under others. */
+function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfacePass, thread: Segment['thread']): Segment[] {
+  const first = Math.max(0, points - SHOWN_WAY)
+  const shown = unders.slice(0, count).filter((under) => under.from >= first && under.to < points)
+  const pieces = cutUnders(
+    way.slice(first, points),
+    shown.map((under) => ({ ...under, from: under.from - first, to: under.to - first })),
+  )
+  return pieces.map(({ points: along, order }, index) => ({
+    side: 'front',
+    thread,
+    kind: 'straight',
+    lie: 'round',
+    points: along,
+    lengthMm: lengthOf(along),
+    order: order ?? IN_HAND_ORDER + index,
+    sequence: IN_HAND_ORDER + index,
+    made,
+    label: null,
+    from: -1,
+    to: -1,
+    heldBy: null,
+    parted: [],
+    pierces: false,
+    turns: 0,
+    wound: 'wrap',
+    sizeMm: 0,
+  }))
 }
 
-function firstOfEachPass(steps: readonly Step[]): readonly Step[] {
+/** Over all that has been made. */
+const IN_HAND_ORDER = 1e9
+
+function firstOfEachPass(steps: readonly FoundStep[], guide: ReadGuide): readonly FoundStep[] {
   const passes = [...new Set(steps.map((step) => step.pass))]
-  const most = passes.length > 1 ? MOST_STEPS_OF_MANY : MOST_STEPS
+  const most = guide.kind === 'pins' ? MOST_STEPS_AT_PINS : passes.length > 1 ? MOST_STEPS_OF_MANY : MOST_STEPS
   return passes.flatMap((pass) => steps.filter((step) => step.pass === pass).slice(0, most))
 }
 
 function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch, seen: <P extends Point>(at: P) => P, flip: number) {
   const numbers = new Map<number, number>()
-  const steps: Step[] = []
+  const steps: FoundStep[] = []
   let sequence = 0
   let previous: Move | null = null
   const endings = new Map<number, Segment[]>()
@@ -195,7 +237,8 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
         repeat: pass.made.repeat,
         thread: document.passes[pass.made.pass]?.thread ?? 'main',
         sequence,
-        loose: pass.soFar.length > 1 ? pass.soFar.map(seen) : null,
+        loose: null,
+        past: pass,
         wraps: 0,
       })
     }
@@ -234,6 +277,7 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
       thread: document.passes[hole.made.pass]?.thread ?? 'main',
       sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
+      past: null,
       wraps: wound?.turns ?? 0,
     })
     previous = move

@@ -4,6 +4,7 @@
  */
 import { distance, dot, leftOf, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import type { Round } from '../notation/index.ts'
+import { cutUnders, type FrontPiece, type Under } from './front-way.ts'
 import { nearestOnThread, placeOnThread, type PassedThread, wayPast } from './pass-rule.ts'
 import { wayRoundPost, wayRoundTwo } from './post-rule.ts'
 import { lifted, sideOf, sortAlong, unnamed } from './thread-lie.ts'
@@ -14,9 +15,6 @@ import { windUp } from './wrap-rule.ts'
 
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
 const PIERCED_MM = 0.5
-/** Way-points of a running thread that a step shows: a few stitches; all of a long row would cost its square. */
-const SHOWN_WAY = 24
-
 interface OpenLoop {
   readonly from: number
   readonly to: number
@@ -42,8 +40,8 @@ export class ThreadState {
   private pierced = false
   /** How high what is worked now stands over padding. */
   private padMm = 0
-  /** Parts of the way in front that lie under something: from and to way-point, and the order they take. */
-  private unders: { from: number; to: number; order: number }[] = []
+  /** Parts of the way in front that lie under something. */
+  private unders: Under[] = []
   private passSide: Point | null = null
   private passAt: Point | null = null
 
@@ -124,9 +122,8 @@ export class ThreadState {
       // What has slid under something already lies; only what follows is loose.
       if (this.unders.length > 0) {
         this.addWay(from, from, way, unnamed(context))
-        way.splice(0, way.length - 1)
-      }
-      this.open = { from, to: hole, way: [...way, this.log.at3(hole)], context }
+        this.open = { from, to: hole, way: [way[way.length - 1] as Point3, this.log.at3(hole)], context }
+      } else this.open = { from, to: hole, way: [...way, this.log.at3(hole)], context }
       return
     }
     this.addWay(from, hole, [...way, this.log.at3(hole)], context)
@@ -302,8 +299,8 @@ export class ThreadState {
   }
 
   private surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfacePass, 'from' | 'hitch' | 'labels'>): void {
-    const soFar = this.way ? this.way.slice(-SHOWN_WAY) : []
-    this.passes.push({ kind, at, from: 'right', hitch: false, labels: [], ...more, made: context.made, afterHole: this.log.holes.length - 1, soFar })
+    const inHand = { way: this.way ?? [], points: this.way?.length ?? 0, unders: this.unders, count: this.unders.length }
+    this.passes.push({ kind, at, from: 'right', hitch: false, labels: [], ...more, made: context.made, afterHole: this.log.holes.length - 1, inHand })
   }
 
   /** The leg so far becomes a piece of its own, which later moves can name; the thread stays in hand. */
@@ -325,21 +322,15 @@ export class ThreadState {
       return
     }
     if (this.way === null) this.passSide = this.passAt = null
-    const curve = splineThrough(way)
-    const perStep = (curve.length - 1) / (way.length - 1)
-    let done = 0
-    for (const [index, under] of unders.entries()) {
+    const last = unders.length - 1
+    for (const piece of cutUnders(way, unders)) {
       // The label names the leg that ends here: what led to the last pass, or at a hole what follows it.
-      const leg = endsHere && index === unders.length - 1 ? context : unnamed(context)
-      this.addPiece(from, to, curve.slice(Math.round(done * perStep), Math.round(under.from * perStep) + 1), leg, null)
-      this.addPiece(from, to, curve.slice(Math.round(under.from * perStep), Math.round(under.to * perStep) + 1), unnamed(context), under.order)
-      done = under.to
+      const ends = endsHere ? piece.before === last : piece.before === null && piece.order === null
+      this.addPiece(from, to, piece, ends ? context : unnamed(context))
     }
-    this.addPiece(from, to, curve.slice(Math.round(done * perStep)), endsHere ? unnamed(context) : context, null)
   }
 
-  private addPiece(from: number, to: number, points: readonly Point3[], context: MoveContext, order: number | null): void {
-    if (points.length < 2) return
+  private addPiece(from: number, to: number, { points, order }: FrontPiece, context: MoveContext): void {
     const ends = [points[0] as Point3, points[points.length - 1] as Point3]
     const segment = this.log.add({ side: 'front', kind: 'straight', from, to, way: ends, context, label: context.label }, this.settings)
     segment.points = points

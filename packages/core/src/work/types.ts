@@ -1,5 +1,6 @@
 /** What working a stitch on a guide gives: pieces of thread with a side, a path and an order, and what was counted. */
 import type { Point, Point3 } from '../geometry/index.ts'
+import type { Under } from './front-way.ts'
 import type { MotionCounts } from './motions.ts'
 
 export type { Motion, MotionCounts } from './motions.ts'
@@ -93,8 +94,16 @@ export interface SurfacePass {
   readonly made: MoveRef
   /** The last hole before it. */
   readonly afterHole: number
-  /** Way-points of the thread in front so far: the last few stitches of it. */
-  readonly soFar: readonly Point3[]
+  readonly inHand: InHand
+}
+
+/** The thread in front as it is when a pass is made: the beginning of a way that grows as the work goes on. */
+export interface InHand {
+  readonly way: readonly Point3[]
+  /** So many of its points have been reached. */
+  readonly points: number
+  readonly unders: readonly Under[]
+  readonly count: number
 }
 
 /** Something of the ground that is not thread: felt laid under, a gap cut, threads drawn out. Outlines in mm. */

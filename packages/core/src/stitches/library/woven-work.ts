@@ -1,6 +1,9 @@
 /** Worked off the cloth: wheels, woven points, detached buttonhole; and felt laid beneath. */
-import type { Pass, StitchDocument } from '../../notation/index.ts'
+import type { Pass, PointForm, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
+
+/** Just under the tip, on the side where the first row goes: the last warp's thread turns there. */
+const TO_THE_WEAVING: PointForm = { from: 'pin', to: 'base', mm: 1.4, by: [0, '1.2*W'] }
 
 /** Over and under the warps in turn, from the tip on which the thread waits to the base; it goes down at the edge. */
 function weaving(edge: string): Pass {
@@ -101,7 +104,7 @@ export const wovenWork: readonly StitchDocument[] = [
           { round: 'pin', to: [0, '-G'], as: 'w' },
           { down: [0, '-G'], as: 'w' },
           { up: [0, 0] },
-          { round: 'pin', to: [0, 0], as: 'w' },
+          { round: 'pin', to: TO_THE_WEAVING, as: 'w' },
           { hold: true },
         ],
       },
@@ -119,7 +122,8 @@ export const wovenWork: readonly StitchDocument[] = [
             repeat: [
               { pin: 'pin' },
               { up: [0, '2*(pins-1)*G*left'] },
-              { round: 'pin', to: [0, '2*(pins-1)*G*right'], as: 'w' },
+              { round: 'pin', to: [0, '2*(pins-1)*G*right'], as: 'w', when: 'not-last' },
+              { round: 'pin', to: TO_THE_WEAVING, as: 'w', when: 'last' },
               { down: [0, '2*(pins-1)*G*right'], as: 'w', when: 'not-last' },
               { hold: true, when: 'last' },
             ],
