@@ -13,7 +13,7 @@ async function openDiary(page: Page): Promise<void> {
     .first()
     .click()
   await stage(page, 'Order')
-  await expect(page.locator('.order-row')).toHaveCount(19)
+  await expect(page.locator('.order-row')).toHaveCount(weatherDiary().exercises.length)
 }
 
 function diaryCourse() {
@@ -27,14 +27,14 @@ const row = (page: Page, name: string) => page.locator('.order-name').filter({ h
 
 test('a pin breaks rules that are named with their repair; two pins that contradict each other are named', async ({ page }) => {
   await openDiary(page)
-  await row(page, 'Hail').click()
+  await row(page, 'Fog').click()
   await side(page, 'Exercise')
   await expect(page.getByText(/^(Harder|Easier) than/).first()).toBeVisible()
   await page.getByRole('checkbox', { name: 'first' }).check()
   const broken = page.getByRole('list', { name: 'Broken rules' })
-  await expect(broken).toContainText('You pinned \u201cHail\u201d first.')
+  await expect(broken).toContainText('You pinned \u201cFog\u201d first.')
   await broken.getByRole('button').first().click()
-  await expect(page.locator('.order-row').first()).toContainText('Hail')
+  await expect(page.locator('.order-row').first()).toContainText('Fog')
   await expect(broken).toBeHidden()
   await row(page, 'Willow catkins').click()
   await page.getByRole('checkbox', { name: 'first' }).check()
@@ -104,6 +104,34 @@ test('motions that never come back and steps that are too high are said, and a s
   await expect(page.locator('.order-row')).toHaveCount(20)
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.locator('.order-row')).toHaveCount(19)
+  await expect(page.locator('.order-row')).toHaveCount(weatherDiary().exercises.length)
   await saved(page)
+})
+
+test('layers are drawn with their reasons; what meets without one is decided by the teacher, by keyboard', async ({ page }) => {
+  const diary = weatherDiary()
+  // A second line of rain across the fog: nothing says which is worked first.
+  const across = { id: 'w21', name: 'Drizzle', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 100 224 L 146 224' } } as const
+  await makeTeacher(page)
+  await page.getByLabel('Sampler file').setInputFiles({
+    name: 'diary.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ ...diary, exercises: [...diary.exercises, across] })),
+  })
+  await page
+    .getByRole('link', { name: /Weather Diary/ })
+    .first()
+    .click()
+  await stage(page, 'Order')
+  await side(page, 'Layers')
+  const layers = page.getByRole('region', { name: 'Layers on the cloth' })
+  await expect(layers.getByRole('img', { name: /From the cloth upwards: . Cloud; over it . Silver edge; over it . Hail/ })).toBeVisible()
+  await expect(layers).toContainText('“Hail” stands raised where it meets “Cloud”, so the flat one is worked first.')
+  await expect(layers).toContainText(/Fog and .* Drizzle meet on the cloth, and nothing says which is worked first/)
+  await layers.getByRole('button', { name: 'Drizzle lies over' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(layers).toContainText('“Drizzle” lies over “Fog” on the cloth.')
+  await saved(page)
+  await layers.getByRole('button', { name: 'Take back' }).click()
+  await expect(layers).toContainText('nothing says which is worked first')
 })

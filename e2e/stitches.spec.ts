@@ -122,6 +122,7 @@ test('another version is shown by the hand and taught; its pins are counted on t
   await page.getByLabel('Version').click()
   await page.getByTitle('Petal or leaf: pins fanned under one weave').click()
   const hand = page.getByRole('region', { name: 'Woven picot, move by move' })
+  await expect(hand.getByText('move 1 of 35')).toBeVisible()
   await hand.focus()
   await page.keyboard.press('End')
   // Three pins: three times pin, up, round and (but for the last) down; then weaving there and back.

@@ -12,6 +12,7 @@ import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { exerciseSelected } from '../store/sampler.ts'
 import { ChosenPanel } from './ChosenPanel.tsx'
 import { FoundPanel } from './FoundPanel.tsx'
+import { LayersPanel } from './LayersPanel.tsx'
 import { LessonList } from './LessonList.tsx'
 import { MotionsPanel } from './MotionsPanel.tsx'
 import { RampChart } from './RampChart.tsx'
@@ -22,6 +23,7 @@ const SIDES = [
   { value: 'find', label: 'Find' },
   { value: 'exercise', label: 'Exercise' },
   { value: 'motions', label: 'Motions' },
+  { value: 'layers', label: 'Layers' },
   { value: 'wishes', label: 'Wishes' },
 ] as const
 type Side = (typeof SIDES)[number]['value']
@@ -66,13 +68,14 @@ export function OrderStage() {
         <NotTaught sampler={sampler} />
       </div>
       <div className="order-beside">
-        <Segmented<Side> block aria-label="Beside the order" options={[...SIDES]} value={side} onChange={setSide} />
+        <Segmented<Side> aria-label="Beside the order" options={[...SIDES]} value={side} onChange={setSide} />
         {/* Kept while another is looked at, so that a search goes on. */}
         <div hidden={side !== 'find'}>
           <FoundPanel sampler={sampler} course={course} />
         </div>
         {side === 'exercise' && <ChosenPanel sampler={sampler} exercise={exercise} course={course} />}
         {side === 'motions' && <MotionsPanel sampler={sampler} course={course} />}
+        {side === 'layers' && <LayersPanel sampler={sampler} course={course} letters={letters} />}
         {side === 'wishes' && <WishesPanel sampler={sampler} />}
       </div>
     </div>

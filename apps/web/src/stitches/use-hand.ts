@@ -11,7 +11,7 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
   const [speed, setSpeed] = useState<Speed>('usual')
   const [index, setIndex] = useState(0)
   const [playing, setPlaying] = useState(false)
-  const { document, parameters, materials } = done.assigned
+  const { document, parameters, materials, variant } = done.assigned
   const shown = useMemo(() => demonstrate({ document, parameters, materials, hand }), [document, parameters, materials, hand])
   const steps = shown.ok ? shown.value.steps : []
   const last = Math.max(0, steps.length - 1)
@@ -20,7 +20,7 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
   useEffect(() => {
     setIndex(0)
     setPlaying(false)
-  }, [document.id])
+  }, [document.id, variant])
   useEffect(() => {
     if (!playing) return
     const timer = setTimeout(() => {

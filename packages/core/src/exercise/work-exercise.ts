@@ -4,7 +4,7 @@
  */
 import { assignMaterials, type Assigned, mainLength, type Surroundings } from '../assign/index.ts'
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { tightestRadius } from '../geometry/index.ts'
+import { distance, type Point, tightestRadius } from '../geometry/index.ts'
 import { guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
 import {
   classWeights,
@@ -105,7 +105,6 @@ function measure(half: Halfway): WorkedExercise {
   const drawnMm = lengthToDraw(guide)
   const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
   const length = mainLength(assigned.parameters)
-  const radius = guide.kind === 'line' ? tightestRadius(guide.path, Math.max(1, worked.fitted.pitchMm)) : Number.POSITIVE_INFINITY
   const difficulty = rateDifficulty(
     {
       motions: worked.motions,
@@ -113,7 +112,7 @@ function measure(half: Halfway): WorkedExercise {
       moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
       special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
       lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
-      bend: radius === Number.POSITIVE_INFINITY ? 0 : worked.fitted.pitchMm / radius,
+      bend: bendOf(guide, worked),
       corners: guide.kind === 'line' ? guide.path.corners.length : 0,
       unmarked: guide.kind === 'shape' ? 0 : 1 - markedShare(worked, marks, materials.e),
       strands: bundle.strands,
@@ -137,6 +136,24 @@ function measure(half: Halfway): WorkedExercise {
     deviationMm: half.deviationMm,
     problems: half.problems,
   }
+}
+
+/** Spokes turn from one marked hole to the next about a middle that the eye has: no harder than a gentle curve. */
+const SPOKES_BEND = 0.4
+
+/** How far the line turns from one stitch to the next, radians at the tightest place. */
+function bendOf(guide: ReadGuide, worked: WorkedStitch): number {
+  if (guide.kind !== 'line') return 0
+  const { pitchMm } = worked.fitted
+  const bend = pitchMm / tightestRadius(guide.path, Math.max(1, pitchMm))
+  return pointsInward(guide, worked) ? Math.min(SPOKES_BEND, bend) : bend
+}
+
+/** Stitches that run to the middle of a ring do not follow its curve: a third of their holes lie well inside. */
+function pointsInward({ centre, path }: Extract<ReadGuide, { kind: 'line' }>, { holes }: WorkedStitch): boolean {
+  if (!centre) return false
+  const radius = distance(path.points[0] as Point, centre)
+  return holes.filter((hole) => distance(hole, centre) < radius / 3).length * 3 >= holes.length
 }
 
 /** Moves to remember; those over a laid thread count as well. */

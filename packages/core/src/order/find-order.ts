@@ -39,6 +39,9 @@ const GROWN = 1_300_000
 /** As many plans of one length are kept when the course is small enough to prove outright. */
 const MOST_KEPT = 150_000
 const PROVEN_UP_TO = 14
+/** Up to so many exercises a last search keeps more, which often proves what the one before it found. */
+const WIDER_UP_TO = 26
+const KEPT_WIDER = 30_000
 /** An order is improved by letting each exercise overtake so many, keeping so many plans of one length. */
 const REACH = 8
 const KEPT_NEAR = 150
@@ -109,6 +112,8 @@ class Finder {
       this.improve(completion, this.best.flat(), 0.5, 0.7)
     }
     if (!this.stopped && this.turn(completion, small ? MOST_KEPT : width, 0.7, 1)) return this.answer(true)
+    // A course between small and large is often proven once more plans are kept; what the first search found is the line to beat.
+    if (!this.stopped && !small && count <= WIDER_UP_TO && this.turn(completion, KEPT_WIDER, 0.85, 1)) return this.answer(true)
     return this.answer(false)
   }
 

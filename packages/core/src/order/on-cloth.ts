@@ -40,6 +40,16 @@ export function orderOnCloth(done: readonly WorkedExercise[]): ReadonlyMap<strin
   return after
 }
 
+/** Pairs whose threads meet, whether or not anything says which is worked first. */
+export function meetingsOnCloth(done: readonly WorkedExercise[]): readonly (readonly [string, string])[] {
+  return done.flatMap((one, index) =>
+    done
+      .slice(index + 1)
+      .filter((other) => meet(boxOf(one), boxOf(other)) && touch(one, other))
+      .map((other) => [one.exercise.id, other.exercise.id] as const),
+  )
+}
+
 function isRaised(done: WorkedExercise): boolean {
   return RAISED.some((motion) => (done.worked.motions[motion] ?? 0) > 0)
 }
@@ -95,8 +105,32 @@ function outlines(line: WorkedExercise, fill: WorkedExercise): boolean {
 /** Some hole of one lies on the other's shape or beside one of its holes. */
 function touch(a: WorkedExercise, b: WorkedExercise): boolean {
   const inside = (done: WorkedExercise, at: Point): boolean => done.guide.kind === 'shape' && isInRegion(done.guide.region, at)
-  return (
-    a.worked.holes.some((hole) => inside(b, hole) || b.worked.holes.some((other) => distance(hole, other) < TOUCH_MM)) ||
-    b.worked.holes.some((hole) => inside(a, hole))
-  )
+  const near = cellsOf(b)
+  return a.worked.holes.some((hole) => inside(b, hole) || isBeside(near, hole)) || b.worked.holes.some((hole) => inside(a, hole))
+}
+
+type Cells = ReadonlyMap<string, readonly Point[]>
+const cells = new WeakMap<WorkedExercise, Cells>()
+
+/** The holes of an exercise by squares as wide as touching is. */
+function cellsOf(done: WorkedExercise): Cells {
+  const known = cells.get(done)
+  if (known) return known
+  const found = new Map<string, Point[]>()
+  for (const hole of done.worked.holes) {
+    const key = `${Math.floor(hole.x / TOUCH_MM)},${Math.floor(hole.y / TOUCH_MM)}`
+    const list = found.get(key)
+    if (list) list.push(hole)
+    else found.set(key, [hole])
+  }
+  cells.set(done, found)
+  return found
+}
+
+function isBeside(near: Cells, at: Point): boolean {
+  const [x, y] = [Math.floor(at.x / TOUCH_MM), Math.floor(at.y / TOUCH_MM)]
+  for (let dx = -1; dx <= 1; dx += 1) {
+    for (let dy = -1; dy <= 1; dy += 1) if ((near.get(`${x + dx},${y + dy}`) ?? []).some((other) => distance(at, other) < TOUCH_MM)) return true
+  }
+  return false
 }

@@ -22,7 +22,7 @@ export function ruleInWords(rule: Rule, name: NameOf): string {
   }
 }
 
-function beforeInWords({ first, then, because }: Before, name: NameOf): string {
+export function beforeInWords({ first, then, because }: Before, name: NameOf): string {
   switch (because.why) {
     case 'motions':
       return `${name(then)} needs ${andList(because.motions.map(motionWord))}, which ${name(first)} teaches more easily`

@@ -6,7 +6,7 @@ import { CLASS_PRESETS, classWeights, LOAD_GROUPS, rateDifficulty, USUAL_WEIGHTS
 import { type Exercise, newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { MOTIONS } from '../work/index.ts'
-import { courseOf, type CourseItem, type CourseSettings, describePlan, rulesOf, USUAL_WISHES } from '../order/index.ts'
+import { courseOf, type CourseItem, type CourseSettings, describePlan, rulesOf, stackLayers, USUAL_WISHES } from '../order/index.ts'
 import { catchUp, comparisonInWords, fadeMarks, fillGap, findGaps, partDifferences, practiceAsked, waysToEase } from './index.ts'
 
 const around = surroundingsOf(newSampler('Aids'))
@@ -194,6 +194,46 @@ describe('what lies over what', () => {
     expect(after([fog, work(rim)], 'Rim')).toEqual([{ id: 'Fog', because: 'fill-first' }])
     const first = work({ ...rim, waysOfWorking: { fillThenOutline: false } })
     expect(after([fog, first], 'Fog')).toEqual([{ id: 'Rim', because: 'outline-first' }])
+  })
+
+  it('is stacked from the cloth upwards, with the reason for each layer', () => {
+    const rim = work({ id: 'Rim', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 40 0 L 40 30 L 0 30 Z' } })
+    const hail = work({
+      id: 'Hail',
+      stitch: 'french-knot',
+      guide: {
+        kind: 'spots',
+        at: [
+          [20, 15],
+          [20, 30],
+        ],
+      },
+    })
+    const done = [hail, rim, fog, line('Rain', 'running-stitch', 90)]
+    const course = courseOf(done)
+    const inOrder = (...lessons: string[][]) => stackLayers(done, course, { lessons })
+    const [stack, ...others] = inOrder(['Fog'], ['Rim'], ['Hail'], ['Rain'])
+    // Rain lies apart, and is in no stack.
+    expect(others).toEqual([])
+    expect(stack?.layers).toEqual([['Fog'], ['Rim'], ['Hail']])
+    expect(stack?.links.map(({ first, then, because, broken }) => [first, then, because, broken])).toEqual([
+      ['Rim', 'Hail', 'raised', false],
+      ['Fog', 'Hail', 'raised', false],
+      ['Fog', 'Rim', 'fill-first', false],
+    ])
+    expect(stack?.undecided).toEqual([])
+    const turned = inOrder(['Hail'], ['Fog'], ['Rim'], ['Rain'])[0]
+    expect(turned?.links.filter((link) => link.broken).map((link) => `${link.first} ${link.then}`)).toEqual(['Rim Hail', 'Fog Hail'])
+  })
+
+  it('two that meet without a reason are left to the teacher; said in a circle they lie together', () => {
+    const drizzle = (more: Partial<Exercise> = {}) => work({ id: 'Drizzle', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 5 15 L 35 15' }, ...more })
+    const stacks = (done: readonly WorkedExercise[]) => stackLayers(done, courseOf(done), { lessons: done.map((one) => [one.exercise.id]) })
+    expect(stacks([fog, drizzle()])).toMatchObject([{ layers: [['Fog', 'Drizzle']], links: [], undecided: [['Fog', 'Drizzle']] }])
+    expect(stacks([fog, drizzle({ after: ['Fog'] })])).toMatchObject([{ layers: [['Fog'], ['Drizzle']], undecided: [] }])
+    const circle = stacks([work({ ...fog.exercise, after: ['Drizzle'] }), drizzle({ after: ['Fog'] })])
+    expect(circle[0]?.links).toHaveLength(2)
+    expect(circle[0]?.layers.flat().sort()).toEqual(['Drizzle', 'Fog'])
   })
 
   it('what the teacher has set aside is in no course', () => {
