@@ -13,6 +13,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    actionTimeout: 45_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

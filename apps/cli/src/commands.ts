@@ -156,7 +156,7 @@ function svg(given: unknown): Result<Answer> {
 async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
-  const wanted = sheetRequest.safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
+  const wanted = sheetRequest.safeParse({ page: options.page, hand: options.hand, lesson: options.lesson, version: options.version })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', [], 'Say where the PDF goes: --out sheet.pdf'))
   // Loaded when needed: the other commands start in half the time without it.

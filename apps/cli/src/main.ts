@@ -12,7 +12,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
   svg FILE        the sampler as SVG in millimetres
-  sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
+  sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID] [--version ID]
 
 FILE is a sampler, or a file that holds a single exercise; - is standard input.
 `
@@ -61,7 +61,7 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
-const OPTIONS = ['out', 'page', 'hand', 'lesson']
+const OPTIONS = ['out', 'page', 'hand', 'lesson', 'version']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

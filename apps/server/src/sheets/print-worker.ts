@@ -12,7 +12,14 @@ async function print(job: PrintJob): Promise<PrintReply> {
   try {
     const sampler = readSampler(job.document)
     if (!sampler.ok) return { id: job.id, problems: sampler.problems }
-    const printed = await printSampler({ sampler: sampler.value, page: job.page, hand: job.hand, lesson: job.lesson, made: new Date(job.made) })
+    const printed = await printSampler({
+      sampler: sampler.value,
+      page: job.page,
+      hand: job.hand,
+      lesson: job.lesson,
+      version: job.version,
+      made: new Date(job.made),
+    })
     return printed.ok ? { id: job.id, pdf: printed.value, problems: printed.problems } : { id: job.id, problems: printed.problems }
   } catch (error) {
     return { id: job.id, problems: [], failed: error instanceof Error ? (error.stack ?? error.message) : String(error) }

@@ -7,8 +7,9 @@ export interface PrintJob {
   readonly id: number
   readonly document: unknown
   readonly page: 'a4' | 'letter'
-  readonly hand: 'right' | 'left'
+  readonly hand: 'right' | 'left' | undefined
   readonly lesson: string | undefined
+  readonly version: string | undefined
   readonly made: string
 }
 

@@ -11,7 +11,7 @@ export function sheetRoutes(): Router {
     const row = await findSampler(signedIn(request), request.params.id)
     const wanted = parseBody(sheetRequest, request.query)
     const document = documentOf(row)
-    const pdf = await print({ document, page: wanted.page, hand: wanted.hand, lesson: wanted.lesson, made: new Date().toISOString() })
+    const pdf = await print({ document, page: wanted.page, hand: wanted.hand, lesson: wanted.lesson, version: wanted.version, made: new Date().toISOString() })
     // Printing changes no document: only the note of which version is on paper.
     await row.update({ printedVersion: row.version })
     response

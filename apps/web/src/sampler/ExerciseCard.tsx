@@ -13,16 +13,9 @@ import { useMemo } from 'react'
 import { edit, undo } from '../store/index.ts'
 import { Field, LengthField, NumberField, TextField } from './fields.tsx'
 import { GuideSizes } from './GuideSizes.tsx'
+import { MARKS } from './marks.ts'
 import { ProblemLine } from './ProblemLine.tsx'
 import { Trials } from './Trials.tsx'
-
-const MARKS: readonly { value: MarkStyle; label: string }[] = [
-  { value: 'every-hole', label: 'A dot for every hole' },
-  { value: 'every-nth', label: 'A dot for every third hole' },
-  { value: 'ends-only', label: 'Both ends' },
-  { value: 'guide-only', label: 'The line alone' },
-  { value: 'none', label: 'Nothing' },
-]
 
 interface Props {
   readonly sampler: Sampler

@@ -1,5 +1,9 @@
 /** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
-import { makeSheets, type PageSize } from '@lemmata/core/sheets'
+import { surroundingsOf } from '@lemmata/core/assign'
+import type { Problem } from '@lemmata/core/base'
+import { forLearner, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
+import type { LearnerVersion, Sampler } from '@lemmata/core/sampler'
+import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import type { Drawing, Face } from '@lemmata/core/drawing'
 import { Button, Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
@@ -7,8 +11,10 @@ import { useWorked } from '../compute/use-worked.ts'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { canvasFont } from '../look/fonts.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
-import { useAppDispatch, useAppSelector } from '../store/index.ts'
+import { ProblemLine } from '../sampler/ProblemLine.tsx'
+import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { printed } from '../store/sampler.ts'
+import { VersionPanel } from './VersionPanel.tsx'
 
 type Hand = 'right' | 'left'
 
@@ -25,14 +31,25 @@ export function SheetsStage() {
   const dispatch = useAppDispatch()
   const { done, busy } = useWorked()
   const [page, setPage] = useState<PageSize>('a4')
-  const [hand, setHand] = useState<Hand>('right')
+  const [classHand, setClassHand] = useState<Hand>('right')
   const [lesson, setLesson] = useState('')
+  const [whose, setWhose] = useState('')
+  const version = sampler.learnerVersions?.find((one) => one.id === whose)
   const chosen = sampler.lessons.find((one) => one.id === lesson)
-  const pages = useMemo(() => {
-    const exercises = done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id))
-    return exercises.length === 0 ? [] : makeSheets({ sampler, exercises, title: chosen?.title ?? 'All lessons', page, hand, measure })
-  }, [sampler, done, chosen, page, hand])
-  const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?page=${page}&hand=${hand}${chosen ? `&lesson=${encodeURIComponent(chosen.id)}` : ''}`
+  const hand = version ? (version.hand ?? 'right') : classHand
+  const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
+  const own = useMemo(() => (version ? workVersion(sampler, version, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, version, ofLesson])
+  const pages = useMemo(
+    () => (own.exercises.length === 0 ? [] : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, version), page, hand, measure })),
+    [sampler, own, chosen, version, page, hand],
+  )
+  const begin = (): void => {
+    const made = { id: `v${crypto.randomUUID().slice(0, 8)}`, name: `Learner ${(sampler.learnerVersions ?? []).length + 1}`, choices: {} }
+    edit({ kind: 'put-version', version: made, at: sampler.learnerVersions?.length ?? 0 })
+    setWhose(made.id)
+  }
+  const asked = new URLSearchParams({ page, hand, ...(chosen ? { lesson: chosen.id } : {}), ...(version ? { version: version.id } : {}) })
+  const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?${asked.toString()}`
   const saved = open?.status === 'saved'
   return (
     <div className="scroll">
@@ -52,15 +69,17 @@ export function SheetsStage() {
             { value: 'letter', label: 'Letter' },
           ]}
         />
-        <Segmented<Hand>
-          aria-label="Hand"
-          value={hand}
-          onChange={setHand}
-          options={[
-            { value: 'left', label: 'Left hand' },
-            { value: 'right', label: 'Right hand' },
-          ]}
-        />
+        {!version && (
+          <Segmented<Hand>
+            aria-label="Hand"
+            value={hand}
+            onChange={setClassHand}
+            options={[
+              { value: 'left', label: 'Left hand' },
+              { value: 'right', label: 'Right hand' },
+            ]}
+          />
+        )}
         <Select
           aria-label="Lesson"
           style={{ minWidth: 210 }}
@@ -68,12 +87,24 @@ export function SheetsStage() {
           onChange={setLesson}
           options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
         />
+        <Select
+          aria-label="For whom"
+          style={{ minWidth: 150 }}
+          value={version ? whose : ''}
+          onChange={setWhose}
+          options={[{ value: '', label: 'For the class' }, ...(sampler.learnerVersions ?? []).map((one) => ({ value: one.id, label: `For ${one.name}` }))]}
+        />
+        <Button onClick={begin}>A learner’s version</Button>
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
         <Button type="primary" href={address} target="_blank" disabled={!saved || pages.length === 0} onClick={() => dispatch(printed())}>
           Make the PDF
         </Button>
       </div>
+      {version && <VersionPanel sampler={sampler} version={version} done={ofLesson} onDropped={() => setWhose('')} />}
+      {own.problems.map((problem) => (
+        <ProblemLine key={problem.message} problem={problem} />
+      ))}
       {pages.length === 0 ? (
         <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>
       ) : (
@@ -85,6 +116,22 @@ export function SheetsStage() {
       )}
     </div>
   )
+}
+
+/** Only what the learner has chosen is worked anew. */
+function workVersion(sampler: Sampler, version: LearnerVersion, done: readonly WorkedExercise[]) {
+  const made = forLearner(sampler, version)
+  const around = surroundingsOf(made.sampler)
+  const wanted = new Map(made.sampler.exercises.map((exercise) => [exercise.id, exercise] as const))
+  const problems: Problem[] = [...made.problems]
+  const exercises = done.flatMap((one) => {
+    const exercise = wanted.get(one.exercise.id)
+    if (!exercise || exercise === one.exercise) return [one]
+    const result = workExercise(exercise, around)
+    if (!result.ok) problems.push(...result.problems)
+    return result.ok ? [result.value] : []
+  })
+  return { exercises, problems }
 }
 
 const PREVIEW_PX_PER_MM = 2.1

@@ -27,8 +27,10 @@ export interface SentOperation {
 
 export const sheetRequest = z.object({
   page: z.enum(['a4', 'letter']).default('a4'),
-  hand: z.enum(['right', 'left']).default('right'),
+  /** Left out: the learner's own, else the right. */
+  hand: z.enum(['right', 'left']).optional(),
   lesson: z.string().max(60).optional(),
+  version: z.string().max(60).optional(),
 })
 export type SheetRequest = z.infer<typeof sheetRequest>
 

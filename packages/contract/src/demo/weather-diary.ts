@@ -4,7 +4,17 @@ import { type Exercise, type Guide, type Lesson, newSampler, type Sampler } from
 const line = (path: string): Guide => ({ kind: 'line', path })
 
 const exercises: readonly Exercise[] = [
-  { id: 'w1', name: 'Rain', stitch: 'running-stitch', guide: line('M 236 178 L 264 222'), marks: 'every-nth', nth: 3, thread: 'rain', strands: 3 },
+  {
+    id: 'w1',
+    name: 'Rain',
+    stitch: 'running-stitch',
+    guide: line('M 236 178 L 264 222'),
+    marks: 'every-nth',
+    nth: 3,
+    thread: 'rain',
+    strands: 3,
+    free: ['colour', 'length'],
+  },
   {
     id: 'w2',
     name: 'Barometer dial',
@@ -36,6 +46,8 @@ const exercises: readonly Exercise[] = [
     marks: 'guide-only',
     thread: 'wind',
     strands: 2,
+    free: ['colour', 'marks'],
+    substitutes: [{ stitch: 'chain-stitch' }],
   },
   {
     id: 'w6',
@@ -193,5 +205,6 @@ export function weatherDiary(): Sampler {
     ],
     exercises: LESSONS.flatMap((lesson) => lesson.exercises.map((id) => exercises.find((exercise) => exercise.id === id) as Exercise)),
     lessons: LESSONS,
+    learnerVersions: [{ id: 'v1', name: 'Tove', hand: 'left', choices: { w1: { thread: 'slate' }, w5: { thread: 'frost', marks: 'every-nth' } } }],
   }
 }

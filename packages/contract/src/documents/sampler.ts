@@ -1,6 +1,6 @@
 /** The sampler document: what the teacher decided, and nothing that can be computed. */
 import { CLOTH_KIND_IDS, NEEDLE_FAMILY_IDS, THREAD_KIND_IDS } from '@lemmata/core/materials'
-import type { Exercise, Sampler, WaysOfWorking } from '@lemmata/core/sampler'
+import type { Exercise, LearnerVersion, Sampler, WaysOfWorking } from '@lemmata/core/sampler'
 import { USUAL_WAYS, waysFor } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { colour, coordinateMm, id, isoDate, lengthMm, longText, pair, pathData, shortText } from './primitives.ts'
@@ -165,6 +165,23 @@ export const exercise = z.object({
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })
 export const keptOrder = z.object({ id, name: shortText, exercises: z.array(id).max(500), lessons: z.array(z.array(id).max(100)).max(200) })
 
+export const learnerVersion = z.object({
+  id,
+  name: shortText,
+  hand: z.enum(['left', 'right']).optional(),
+  settled: z.boolean().optional(),
+  choices: z.record(
+    id,
+    z.object({
+      stitch: id.optional(),
+      thread: id.optional(),
+      strands: z.number().int().min(1).max(12).optional(),
+      parameters: z.record(z.string().max(20), coordinateMm).optional(),
+      marks: exercise.shape.marks,
+    }),
+  ),
+}) satisfies z.ZodType<LearnerVersion>
+
 /** At most so many exercises in one sampler: four times the largest course that teachers describe. */
 export const MOST_EXERCISES = 160
 
@@ -182,6 +199,7 @@ export const sampler = z
     exercises: z.array(exercise).max(MOST_EXERCISES),
     lessons: z.array(lesson).max(200).default([]),
     keptOrders: z.array(keptOrder).max(50).optional(),
+    learnerVersions: z.array(learnerVersion).max(60).optional(),
     stitches: z.array(stitchDocument).max(100).default([]),
   })
   .superRefine((document, context) => {

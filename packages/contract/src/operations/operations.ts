@@ -3,7 +3,20 @@ import { error, failure, type Result, success } from '@lemmata/core/base'
 import { applyOperation, type Operation, type Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { problemsOf } from '../documents/read.ts'
-import { brief, cloth, exercise, hardFor, hoop, keptOrder, lesson, overruledWays, sampler as samplerSchema, thread, wishes } from '../documents/sampler.ts'
+import {
+  brief,
+  cloth,
+  exercise,
+  hardFor,
+  hoop,
+  keptOrder,
+  learnerVersion,
+  lesson,
+  overruledWays,
+  sampler as samplerSchema,
+  thread,
+  wishes,
+} from '../documents/sampler.ts'
 import { stitchDocument } from '../documents/stitch.ts'
 import { id, shortText } from '../documents/primitives.ts'
 
@@ -54,6 +67,8 @@ export const operation = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('set-order'), ids: z.array(id).max(500), lessons: z.array(lesson).max(200) }),
   z.object({ kind: z.literal('keep-order'), order: keptOrder, at: z.number().int().min(0).max(50) }),
   z.object({ kind: z.literal('drop-order'), id }),
+  z.object({ kind: z.literal('put-version'), version: learnerVersion, at: z.number().int().min(0).max(60) }),
+  z.object({ kind: z.literal('drop-version'), id }),
   z.object({ kind: z.literal('put-stitch'), stitch: stitchDocument }),
   z.object({ kind: z.literal('remove-stitch'), id }),
 ]) satisfies z.ZodType<Operation>

@@ -4,7 +4,7 @@
  */
 import { error, failure, type Result, success, unreachable } from '../base/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { Brief, Exercise, Hoop, KeptOrder, Lesson, OverruledWays, Sampler, SamplerCloth, SamplerThread } from './types.ts'
+import type { Brief, Exercise, Hoop, KeptOrder, LearnerVersion, Lesson, OverruledWays, Sampler, SamplerCloth, SamplerThread } from './types.ts'
 
 export type ExerciseChange = { readonly [Key in Exclude<keyof Exercise, 'id'>]?: Exercise[Key] | undefined }
 export type BriefChange = { readonly [Key in Exclude<keyof Brief, 'waysOfWorking'>]?: Brief[Key] | undefined } & {
@@ -29,6 +29,8 @@ export type Operation =
   | { readonly kind: 'set-order'; readonly ids: readonly string[]; readonly lessons: readonly Lesson[] }
   | { readonly kind: 'keep-order'; readonly order: KeptOrder; readonly at: number }
   | { readonly kind: 'drop-order'; readonly id: string }
+  | { readonly kind: 'put-version'; readonly version: LearnerVersion; readonly at: number }
+  | { readonly kind: 'drop-version'; readonly id: string }
   | { readonly kind: 'put-stitch'; readonly stitch: StitchDocument }
   | { readonly kind: 'remove-stitch'; readonly id: string }
 
@@ -74,14 +76,13 @@ export function applyOperation(sampler: Sampler, operation: Operation): Result<S
     case 'set-order':
       return success({ ...sampler, exercises: inOrder(sampler.exercises, operation.ids), lessons: operation.lessons })
     case 'keep-order':
-      return success({ ...sampler, keptOrders: put(sampler.keptOrders ?? [], operation.order, operation.at) })
+      return success(withList(sampler, 'keptOrders', put(sampler.keptOrders ?? [], operation.order, operation.at)))
     case 'drop-order':
-      return success(
-        withKept(
-          sampler,
-          (sampler.keptOrders ?? []).filter((order) => order.id !== operation.id),
-        ),
-      )
+      return success(withList(sampler, 'keptOrders', without(sampler.keptOrders, operation.id)))
+    case 'put-version':
+      return success(withList(sampler, 'learnerVersions', put(sampler.learnerVersions ?? [], operation.version, operation.at)))
+    case 'drop-version':
+      return success(withList(sampler, 'learnerVersions', without(sampler.learnerVersions, operation.id)))
     case 'put-stitch': {
       const at = sampler.stitches.findIndex((stitch) => stitch.id === operation.stitch.id)
       return success({ ...sampler, stitches: put(sampler.stitches, operation.stitch, at < 0 ? sampler.stitches.length : at) })
@@ -147,6 +148,14 @@ export function invertOperation(before: Sampler, operation: Operation): Operatio
       const at = (before.keptOrders ?? []).findIndex((order) => order.id === operation.id)
       return at < 0 ? null : { kind: 'keep-order', order: before.keptOrders?.[at] as KeptOrder, at }
     }
+    case 'put-version': {
+      const at = (before.learnerVersions ?? []).findIndex((version) => version.id === operation.version.id)
+      return at < 0 ? { kind: 'drop-version', id: operation.version.id } : { kind: 'put-version', version: before.learnerVersions?.[at] as LearnerVersion, at }
+    }
+    case 'drop-version': {
+      const at = (before.learnerVersions ?? []).findIndex((version) => version.id === operation.id)
+      return at < 0 ? null : { kind: 'put-version', version: before.learnerVersions?.[at] as LearnerVersion, at }
+    }
     case 'put-stitch': {
       const was = before.stitches.find((stitch) => stitch.id === operation.stitch.id)
       return was ? { kind: 'put-stitch', stitch: was } : { kind: 'remove-stitch', id: operation.stitch.id }
@@ -191,9 +200,14 @@ function changeBrief(brief: Brief, { set, clear }: { readonly set: BriefChange; 
   return next as unknown as Brief
 }
 
-function withKept(sampler: Sampler, keptOrders: readonly KeptOrder[]): Sampler {
-  const { keptOrders: _before, ...rest } = sampler
-  return keptOrders.length > 0 ? { ...rest, keptOrders } : rest
+/** An empty list is not written. */
+function withList<Key extends 'keptOrders' | 'learnerVersions'>(sampler: Sampler, key: Key, list: NonNullable<Sampler[Key]>): Sampler {
+  const { [key]: _before, ...rest } = sampler
+  return (list.length > 0 ? { ...rest, [key]: list } : rest) as Sampler
+}
+
+function without<Item extends { readonly id: string }>(list: readonly Item[] | undefined, id: string): readonly Item[] {
+  return (list ?? []).filter((one) => one.id !== id)
 }
 
 /** Listed ids first, in that order; any that the list does not know (added meanwhile) keep their order behind. */

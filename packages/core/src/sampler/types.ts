@@ -152,6 +152,27 @@ export interface KeptOrder {
 /** What a teacher may leave to her learners in an exercise. */
 export type FreeSetting = 'colour' | 'strands' | 'length' | 'marks'
 
+/** What a learner has chosen for an exercise, of what it leaves free. */
+export interface LearnerChoice {
+  /** One of the stitches allowed instead. */
+  readonly stitch?: string | undefined
+  readonly thread?: string | undefined
+  readonly strands?: number | undefined
+  readonly parameters?: Readonly<Record<string, number>> | undefined
+  readonly marks?: MarkStyle | undefined
+}
+
+/** The sampler as one learner works it. */
+export interface LearnerVersion {
+  readonly id: string
+  readonly name: string
+  readonly hand?: 'left' | 'right' | undefined
+  /** Nothing is left open: clear orders throughout. */
+  readonly settled?: boolean | undefined
+  /** By the id of the exercise. */
+  readonly choices: Readonly<Record<string, LearnerChoice>>
+}
+
 /** Where an exercise must stand in the course. */
 export interface Pins {
   /** Not taught in this course; it keeps its place on the cloth. */
@@ -214,5 +235,6 @@ export interface Sampler {
   readonly exercises: readonly Exercise[]
   readonly lessons: readonly Lesson[]
   readonly keptOrders?: readonly KeptOrder[] | undefined
+  readonly learnerVersions?: readonly LearnerVersion[] | undefined
   readonly stitches: readonly StitchDocument[]
 }

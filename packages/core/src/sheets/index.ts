@@ -1,5 +1,5 @@
 /** Lesson sheets: pages as drawings in millimetres. */
-export { letterOf, makeSheets } from './make-sheets.ts'
+export { letterOf, makeSheets, sheetTitle } from './make-sheets.ts'
 export type { SheetOrder } from './make-sheets.ts'
 export type { MeasureText } from './flow.ts'
 export { wrapText } from './flow.ts'

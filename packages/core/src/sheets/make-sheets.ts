@@ -7,7 +7,7 @@ import { boxOfExercise, drawMarkItems, drawStep, lookOf, type Drawing, type Draw
 import { placeAt } from '../geometry/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
 import { fittedLength, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
-import type { Sampler } from '../sampler/index.ts'
+import type { LearnerVersion, Lesson, Sampler } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step } from '../steps/index.ts'
 import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
@@ -28,6 +28,11 @@ export interface SheetOrder {
 export function letterOf(index: number): string {
   const letter = String.fromCharCode(65 + (index % 26))
   return index < 26 ? letter : `${letter}${Math.floor(index / 26) + 1}`
+}
+
+/** What the sheet says it is: the lesson, and whose version. */
+export function sheetTitle(lesson: Pick<Lesson, 'title'> | null | undefined, version: Pick<LearnerVersion, 'name'> | null | undefined): string {
+  return `${lesson?.title ?? 'All lessons'}${version ? `, for ${version.name}` : ''}`
 }
 
 export function makeSheets(order: SheetOrder): Drawing[] {

@@ -1,0 +1,41 @@
+import { weatherDiary } from '@lemmata/contract/demo'
+import { expect, test } from '@playwright/test'
+import { makeTeacher, saved, stage } from './pages.ts'
+
+test('a learner’s version: her colour and her hand, then clear orders; printed as hers, undone and dropped', async ({ page }) => {
+  await makeTeacher(page)
+  const { learnerVersions: _none, ...diary } = weatherDiary()
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'diary.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(diary)) })
+  await page
+    .getByRole('link', { name: /Weather Diary/ })
+    .first()
+    .click()
+  await stage(page, 'Sheets')
+  await expect(page.getByTestId('sheet-pages')).toBeVisible()
+  await page.getByRole('button', { name: 'A learner’s version' }).click()
+  const panel = page.getByRole('region', { name: 'Learner 1, a learner\u2019s version' })
+  await panel.getByLabel('Whose version').fill('Sunniva')
+  await panel.getByLabel('Whose version').press('Enter')
+  const hers = page.getByRole('region', { name: 'Sunniva, a learner\u2019s version' })
+  await hers.getByLabel('The learner\u2019s hand').getByText('Left').click()
+  await hers.getByLabel('Colour').first().click()
+  await page.getByTitle('Slate').last().click()
+  await expect(hers.getByRole('button', { name: 'As the class' })).toHaveCount(1)
+  await hers.getByRole('checkbox').check()
+  await saved(page)
+  const link = page.getByRole('link', { name: 'Make the PDF' })
+  const address = new URL((await link.getAttribute('href')) ?? '', page.url()).href
+  expect(address).toContain('hand=left')
+  expect(address).toContain('version=v')
+  const pdf = await page.request.get(address)
+  expect(pdf.status()).toBe(200)
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(hers.getByRole('checkbox')).not.toBeChecked()
+  await hers.getByRole('button', { name: 'Drop this version' }).click()
+  await expect(hers).toHaveCount(0)
+  await saved(page)
+  const gone = await page.request.get(address)
+  expect(gone.status()).toBe(422)
+  expect(await gone.text()).toContain('There is no learner')
+})

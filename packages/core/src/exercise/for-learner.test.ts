@@ -1,0 +1,68 @@
+/** A learner's version: choices within what is left free, orders for one who wants none. */
+import { describe, expect, it } from 'vitest'
+import { type Exercise, type LearnerVersion, newSampler, type Sampler } from '../sampler/index.ts'
+import { forLearner } from './index.ts'
+
+const rain: Exercise = {
+  id: 'rain',
+  name: 'Rain',
+  stitch: 'running-stitch',
+  guide: { kind: 'line', path: 'M 10 10 L 80 10' },
+  thread: 'grey',
+  strands: 2,
+  parameters: { G: 2 },
+  free: ['colour', 'length'],
+  substitutes: [{ stitch: 'back-stitch', strands: 3 }],
+}
+const wind: Exercise = { id: 'wind', name: 'Wind', stitch: 'stem-stitch', guide: { kind: 'line', path: 'M 10 30 L 80 30' }, thread: 'grey' }
+const sampler: Sampler = {
+  ...newSampler('Weather'),
+  threads: ['grey', 'blue'].map((id) => ({ id, kind: 'stranded-cotton', colour: { name: id, hex: '#556677' } })),
+  exercises: [rain, wind],
+}
+const version = (more: Partial<LearnerVersion>): LearnerVersion => ({ id: 'v', name: 'Tove', choices: {}, ...more })
+const madeOf = (more: Partial<LearnerVersion>, id = 'rain') => {
+  const made = forLearner(sampler, version(more))
+  return { exercise: made.sampler.exercises.find((one) => one.id === id), problems: made.problems }
+}
+
+describe('a version for one learner', () => {
+  it('takes what is chosen of what is free, and leaves the rest open', () => {
+    const { exercise, problems } = madeOf({ choices: { rain: { thread: 'blue' } } })
+    expect(exercise).toEqual({ ...rain, thread: 'blue', free: ['length'] })
+    expect(problems).toEqual([])
+    expect(madeOf({ choices: { rain: { thread: 'blue', parameters: { L: 4 } } } }).exercise).toMatchObject({ thread: 'blue', parameters: { G: 2, L: 4 } })
+  })
+
+  it('leaves every other exercise the very same', () => {
+    expect(madeOf({ choices: { rain: { thread: 'blue' } } }, 'wind').exercise).toBe(wind)
+    expect(madeOf({ settled: true }, 'wind').exercise).toBe(wind)
+  })
+
+  it('passes over what is not free, and says so', () => {
+    const { exercise, problems } = madeOf({ choices: { rain: { strands: 5 }, wind: { thread: 'blue' } } })
+    expect(exercise).toBe(rain)
+    expect(problems.map((problem) => [problem.severity, problem.message])).toEqual([
+      ['caution', 'Tove, Rain: the strands are not left free, so the exercise stays as it is.'],
+      ['caution', 'Tove, Wind: the colour is not left free, so the exercise stays as it is.'],
+    ])
+  })
+
+  it('a thread that is gone, or a stitch no longer allowed, changes nothing', () => {
+    expect(madeOf({ choices: { rain: { thread: 'red' } } })).toMatchObject({ exercise: { thread: 'grey' }, problems: [{ code: 'learner.not-free' }] })
+    expect(madeOf({ choices: { rain: { stitch: 'chain-stitch' } } })).toMatchObject({ exercise: { stitch: 'running-stitch' }, problems: [{}] })
+  })
+
+  it('an allowed stitch comes with its own strands and lengths', () => {
+    const { exercise } = madeOf({ choices: { rain: { stitch: 'back-stitch', thread: 'blue' } } })
+    expect(exercise).toMatchObject({ stitch: 'back-stitch', strands: 3, thread: 'blue' })
+    expect(exercise?.parameters).toBeUndefined()
+  })
+
+  it('settled, nothing is left to choose', () => {
+    const { exercise } = madeOf({ settled: true, choices: { rain: { thread: 'blue' } } })
+    expect(exercise).toMatchObject({ thread: 'blue' })
+    expect(exercise?.free).toBeUndefined()
+    expect(exercise?.substitutes).toBeUndefined()
+  })
+})

@@ -1,0 +1,64 @@
+/** A sampler as one learner works it: what is left free chosen, or nothing left open for one who wants clear orders. */
+import { caution, type Problem } from '../base/index.ts'
+import type { Exercise, FreeSetting, LearnerChoice, LearnerVersion, Sampler } from '../sampler/index.ts'
+import { substituted } from './substitutes.ts'
+
+/** Which of an exercise's settings each choice settles. */
+const SETTLES: Readonly<Record<Exclude<keyof LearnerChoice, 'stitch'>, FreeSetting>> = {
+  thread: 'colour',
+  strands: 'strands',
+  parameters: 'length',
+  marks: 'marks',
+}
+
+const IN_WORDS: Readonly<Record<FreeSetting, string>> = {
+  colour: 'the colour is',
+  strands: 'the strands are',
+  length: 'the length is',
+  marks: 'the marks are',
+}
+
+export interface ForLearner {
+  readonly sampler: Sampler
+  /** Choices that the exercise does not leave free, or no longer can be kept; they are passed over. */
+  readonly problems: readonly Problem[]
+}
+
+/** Exercises without a choice stay the very same objects, so that what was worked of them still holds. */
+export function forLearner(sampler: Sampler, version: LearnerVersion): ForLearner {
+  const problems: Problem[] = []
+  const exercises = sampler.exercises.map((exercise, index) => {
+    const made = chosen(sampler, exercise, version.choices[exercise.id] ?? {}, (message) =>
+      problems.push(caution('learner.not-free', ['exercises', index], `${version.name}, ${exercise.name}: ${message}`)),
+    )
+    if (!version.settled || (made.free === undefined && made.substitutes === undefined)) return made
+    const { free: _open, substitutes: _others, ...settled } = made
+    return settled
+  })
+  return { sampler: { ...sampler, exercises }, problems }
+}
+
+function chosen(sampler: Sampler, exercise: Exercise, choice: LearnerChoice, pass: (message: string) => void): Exercise {
+  let made = exercise
+  if (choice.stitch !== undefined) {
+    const substitute = exercise.substitutes?.find((one) => one.stitch === choice.stitch)
+    if (substitute) made = { ...substituted(exercise, substitute), ...(exercise.free ? { free: exercise.free } : {}) }
+    else pass(`the stitch "${choice.stitch}" is not among those allowed, so the exercise stays as it is.`)
+  }
+  for (const key of Object.keys(SETTLES) as (keyof typeof SETTLES)[]) {
+    const value = choice[key]
+    if (value === undefined) continue
+    if (!exercise.free?.includes(SETTLES[key])) pass(`${IN_WORDS[SETTLES[key]]} not left free, so the exercise stays as it is.`)
+    else if (key === 'thread' && !sampler.threads.some((thread) => thread.id === value))
+      pass('the thread that was chosen is gone, so the colour stays as it is.')
+    else made = { ...settle(made, SETTLES[key]), [key]: key === 'parameters' ? { ...made.parameters, ...choice.parameters } : value }
+  }
+  return made
+}
+
+/** What has been chosen is open no longer. */
+function settle(exercise: Exercise, setting: FreeSetting): Exercise {
+  const { free, ...rest } = exercise
+  const left = (free ?? []).filter((one) => one !== setting)
+  return left.length > 0 ? { ...rest, free: left } : rest
+}
