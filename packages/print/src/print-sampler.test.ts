@@ -211,3 +211,47 @@ describe('the file', () => {
     expect(text).toContain('Row 2, column 2')
   })
 })
+
+describe('a learner\u2019s version', () => {
+  const hers: Sampler = {
+    ...sampler,
+    threads: ['Rainwater', 'Slate'].map((name) => ({ id: name, kind: 'stranded-cotton', colour: { name, hex: '#4B6D8F' } })),
+    exercises: sampler.exercises.map((exercise) => ({ ...exercise, thread: 'Rainwater', free: ['colour', 'marks'] })),
+    learnerVersions: [
+      { id: 'v1', name: 'Tove', hand: 'left', choices: { e1: { thread: 'Slate' } } },
+      { id: 'v2', name: 'Sunniva', settled: true, choices: { e1: { strands: 5 } } },
+    ],
+  }
+  const words = async (version?: string): Promise<{ text: string; problems: readonly string[] }> => {
+    const printed = await printSampler({ sampler: hers, page: 'a4', version, made: new Date(0) })
+    if (!printed.ok) throw new Error(printed.problems[0]?.message)
+    const file = join(folder, 'version.pdf')
+    writeFileSync(file, printed.value)
+    const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
+    return { text, problems: printed.problems.map((problem) => problem.message) }
+  }
+
+  it('names her, is for her hand, says what she chose and what is still hers to choose', async () => {
+    const { text } = await words('v1')
+    expect(text).toContain('All lessons, for Tove')
+    expect(text).toContain('For the left hand')
+    expect(text).toContain('in Slate')
+    expect(text).toContain('Yours to choose: how much is marked.')
+    const { text: ofTheClass } = await words()
+    expect(ofTheClass).toContain('in Rainwater')
+    expect(ofTheClass).toContain('Yours to choose: the colour and how much is marked.')
+    expect(ofTheClass).not.toContain('For the left hand')
+  })
+
+  it('with clear orders leaves nothing open, and says which choice was not hers to make', async () => {
+    const { text, problems } = await words('v2')
+    expect(text).not.toContain('Yours to choose')
+    expect(problems).toContain('Sunniva, Steady rain: the strands are not left free, so the exercise stays as it is.')
+  })
+
+  it('that is not there is said with those that are', async () => {
+    const printed = await printSampler({ sampler: hers, page: 'a4', version: 'v9', made: new Date(0) })
+    expect(printed.ok).toBe(false)
+    expect(printed.problems[0]?.message).toContain('It has v1, v2.')
+  })
+})

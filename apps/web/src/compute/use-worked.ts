@@ -22,7 +22,12 @@ export interface WorkedSampler {
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
   readonly done: readonly WorkedExercise[]
   readonly busy: boolean
+  /** All exercises have been worked once since the sampler was opened: what is said of them together can be said. */
+  readonly complete: boolean
 }
+
+/** So many are asked for at once: on a slow machine the first are seen while the others are still worked. */
+const GROUP = 8
 
 export function useWorkedSampler(sampler: Sampler): WorkedSampler {
   const { cloth, threads, stitches, exercises } = sampler
@@ -32,6 +37,7 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
     [level, waysOfWorking, hardFor, cloth, threads, stitches],
   )
   const [entries, setEntries] = useState<ReadonlyMap<string, Entry>>(new Map())
+  const [complete, setComplete] = useState(false)
   const latest = useRef(0)
   const stale = useMemo(
     () => exercises.filter((exercise) => entries.get(exercise.id)?.exercise !== exercise || entries.get(exercise.id)?.around !== around),
@@ -43,14 +49,17 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
     latest.current += 1
     const asked = latest.current
     let dropped = false
-    void workService.work(stale, around).then((results) => {
+    // What comes back leaves the next group stale.
+    const group = stale.slice(0, GROUP)
+    void workService.work(group, around).then((results) => {
       // A newer question has been asked meanwhile: its answer will come.
       if (dropped || asked !== latest.current) return
       setEntries((before) => {
         const next = new Map(before)
-        for (const [index, exercise] of stale.entries()) next.set(exercise.id, { exercise, around, result: results[index] as Result<WorkedExercise> })
+        for (const [index, exercise] of group.entries()) next.set(exercise.id, { exercise, around, result: results[index] as Result<WorkedExercise> })
         return next
       })
+      if (group.length === stale.length) setComplete(true)
     })
     return () => {
       dropped = true
@@ -67,14 +76,16 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
       const result = results.get(exercise.id)
       return result?.ok ? [result.value] : []
     })
-    return { results, done, busy: stale.length > 0 }
-  }, [exercises, entries, stale])
+    return { results, done, busy: stale.length > 0, complete: complete || exercises.length === 0 }
+  }, [exercises, entries, stale, complete])
 }
 
+const NO_COURSE: readonly CourseItem[] = []
 const courses = new WeakMap<readonly WorkedExercise[], readonly CourseItem[]>()
 
-/** The course of these exercises; the stages' states and the stage that orders them share it. */
-export function courseFor(done: readonly WorkedExercise[]): readonly CourseItem[] {
+/** The course of these exercises, none before all have been worked; the stages' states and the stage that orders them share it. */
+export function courseFor({ done, complete }: WorkedSampler): readonly CourseItem[] {
+  if (!complete) return NO_COURSE
   const known = courses.get(done)
   if (known) return known
   const course = courseOf(done)
@@ -82,5 +93,5 @@ export function courseFor(done: readonly WorkedExercise[]): readonly CourseItem[
   return course
 }
 
-export const WorkedContext = createContext<WorkedSampler>({ results: new Map(), done: [], busy: true })
+export const WorkedContext = createContext<WorkedSampler>({ results: new Map(), done: [], busy: true, complete: false })
 export const useWorked = (): WorkedSampler => useContext(WorkedContext)

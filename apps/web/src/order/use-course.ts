@@ -25,13 +25,13 @@ export interface Course {
 }
 
 export function useCourse(sampler: Sampler): Course {
-  const { done } = useWorked()
+  const worked = useWorked()
   return useMemo(() => {
-    const course = courseFor(done)
+    const course = courseFor(worked)
     const settings = courseSettings(sampler)
     const plan = planOf(sampler, course, settings)
     return { course, settings, plan, description: describePlan(course, plan, settings), broken: brokenRules(course, plan, settings) }
-  }, [done, sampler])
+  }, [worked, sampler])
 }
 
 /** The plan as the sampler's lessons, with the titles they have. */

@@ -16,7 +16,7 @@ export interface StageState {
 
 export function stageStates(sampler: Sampler, worked: WorkedSampler, version: number, printedVersion: number | null): readonly StageState[] {
   const count = sampler.exercises.length
-  const course = courseFor(worked.done)
+  const course = courseFor(worked)
   const settings = courseSettings(sampler)
   const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length

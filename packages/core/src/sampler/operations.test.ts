@@ -45,6 +45,16 @@ const operation: fc.Arbitrary<Operation> = fc.oneof(
     }),
   }),
   fc.record({ kind: fc.constant('drop-order' as const), id: fc.constantFrom('o1', 'o2') }),
+  fc.record({
+    kind: fc.constant('put-version' as const),
+    at: fc.nat(3),
+    version: fc.record({
+      id: fc.constantFrom('v1', 'v2'),
+      name: fc.constantFrom('One', 'Two'),
+      choices: fc.constantFrom({}, { a: { strands: 3 } }),
+    }),
+  }),
+  fc.record({ kind: fc.constant('drop-version' as const), id: fc.constantFrom('v1', 'v2') }),
   fc.record({ kind: fc.constant('set-hoop' as const), hoop: fc.constant(null) }),
   fc.record({
     kind: fc.constant('put-thread' as const),
