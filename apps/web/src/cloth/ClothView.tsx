@@ -168,7 +168,7 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
       <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none' }} />
       {view && (
         <svg className="over" width={width} height={height}>
-          <Rulers view={view} width={width} height={height} unit={sampler.units} />
+          <Rulers view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirrored ? sampler.cloth.widthMm : null} />
           {handles.map((handle) => {
             const at = toScreen(view, handle.at)
             const whole = handle.id === 'whole'

@@ -8,20 +8,23 @@ interface Props {
   readonly width: number
   readonly height: number
   readonly unit: LengthUnit
+  /** Turned over: the cloth's width, for places are still measured from what is its left edge in front. */
+  readonly mirroredMm: number | null
 }
 
 const LENGTH = { small: 4, middle: 7, large: 10 }
 
 /** A ruler on the top and left edges, in the teacher's unit. */
-export function Rulers({ view, width, height, unit }: Props) {
-  const across = rulerTicks(-view.x / view.scale, (width - view.x) / view.scale, view.scale, unit)
+export function Rulers({ view, width, height, unit, mirroredMm }: Props) {
+  const [from, to] = [-view.x / view.scale, (width - view.x) / view.scale]
+  const across = mirroredMm === null ? rulerTicks(from, to, view.scale, unit) : rulerTicks(mirroredMm - to, mirroredMm - from, view.scale, unit)
   const down = rulerTicks(-view.y / view.scale, (height - view.y) / view.scale, view.scale, unit)
   return (
     <g aria-hidden="true" fontSize="10.5" fill={DYES.walnut} stroke={DYES.edge}>
       <rect x="0" y="0" width={width} height={RULER_PX} fill={DYES.paper} stroke="none" />
       <rect x="0" y="0" width={RULER_PX} height={height} fill={DYES.paper} stroke="none" />
       {across.map((tick) => {
-        const x = view.x + tick.mm * view.scale
+        const x = view.x + (mirroredMm === null ? tick.mm : mirroredMm - tick.mm) * view.scale
         if (x < RULER_PX) return null
         return (
           <g key={tick.mm}>
