@@ -210,7 +210,7 @@ export const stitchDocument = z
     base: id.optional(),
     parameters: parameters.optional(),
     rows: rows.optional(),
-    corner: z.enum(['through', 'restart']).optional(),
+    corner: z.enum(['through', 'restart', 'fan']).optional(),
     passes,
     mistakes: z.array(mistake).max(12).optional(),
     variants: z

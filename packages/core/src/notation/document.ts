@@ -317,8 +317,8 @@ export interface StitchDocument {
   /** The base is a line stitch, worked in rows that fill a shape. */
   readonly rows?: Rows | undefined
   readonly parameters?: Readonly<Record<string, Expression | ParameterSpec>> | undefined
-  /** At a corner: go through it, or finish on it and begin afresh. */
-  readonly corner?: 'through' | 'restart' | undefined
+  /** At a corner: go through it, finish on it and begin afresh, or give its hole three spokes (which stand to the left). */
+  readonly corner?: 'through' | 'restart' | 'fan' | undefined
   readonly passes: readonly Pass[]
   readonly mistakes?: readonly Mistake[] | undefined
   readonly variants?: Readonly<Record<string, Variant>> | undefined

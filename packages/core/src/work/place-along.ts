@@ -2,6 +2,7 @@
 import { sum } from '../base/index.ts'
 import { chordsOfRegion, dot, leftOf, type MeasuredPath, type Place as PathPlace, placeAt, type Point, step, subtract } from '../geometry/index.ts'
 import { type GuideWidth, makeRuler, readRuler, type Ruler, widthsAt } from '../guide/index.ts'
+import { fannedAt, topOfSpoke } from './fan-corners.ts'
 import { failed, type Frame, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 
 export interface AlongRequest {
@@ -11,6 +12,8 @@ export interface AlongRequest {
   readonly closedTail: number
   readonly cornerTail: number
   readonly restart: boolean
+  /** Three spokes to a corner's hole. */
+  readonly fan?: boolean | undefined
   readonly mirror: boolean
   /** Fewest advances in each leg, from the tolerance on curves. */
   readonly atLeast: readonly number[]
@@ -66,10 +69,16 @@ export function placeAlong(request: AlongRequest): Placed {
         rest: end - origin,
         radius: request.centre ? Math.hypot(middle.at.x - request.centre.x, middle.at.y - request.centre.y) : 0,
       },
-      at: (s, t) => onPath(path, readRuler(ruler, alongOf(origin + s)), t, mirror),
+      at: (s, t) => {
+        const along = readRuler(ruler, alongOf(origin + s))
+        const place = onPath(path, along, t, mirror)
+        const top = request.fan ? topOfSpoke(path, along, t) : null
+        return top ? { ...place, at: top } : place
+      },
     }
   }
-  const frames = Array.from({ length: repeats }, (_, k) => frameAt(k))
+  const single = Array.from({ length: repeats }, (_, k) => frameAt(k))
+  const frames = request.fan ? single.flatMap((frame, k) => fanned(frame, fannedAt(path, readRuler(ruler, alongOf((k + 1) * advance))), mirror)) : single
   return {
     runs: [
       { frames: request.reverse ? [...frames].reverse() : frames, endFrame: frameAt(request.reverse ? -1 : repeats), closed: path.closed, afterCorner: false },
@@ -78,6 +87,18 @@ export function placeAlong(request: AlongRequest): Placed {
     lengthMm: path.length,
     problems: [],
   }
+}
+
+/** A repeat that ends on a corner which turns away from its spokes becomes three, from the same hole. */
+function fanned(frame: Frame, spokes: readonly PathPlace[] | null, mirror: boolean): readonly Frame[] {
+  if (!spokes) return [frame]
+  const inTurn = mirror ? [...spokes].reverse() : spokes
+  return inTurn.map(({ at, direction }, index): Frame => {
+    const facing = mirror ? { x: -direction.x, y: -direction.y } : direction
+    const there = (t: number): PathPlace => ({ at: step(at, leftOf(direction), t), direction: facing })
+    // Only the first still has the way to the corner before it.
+    return { ...frame, at: (s, t) => (index === 0 && s <= 0 ? frame.at(s, t) : there(t)) }
+  })
 }
 
 /** Each leg between corners is a line of its own, with a start and an end. */

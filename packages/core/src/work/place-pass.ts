@@ -18,6 +18,8 @@ export interface PlaceRequest {
   readonly guide: ReadGuide
   readonly leftHand: boolean
   readonly restart: boolean
+  /** Three spokes to a corner's hole. */
+  readonly fan: boolean
   readonly besideMm: number
   /** How far a row that fills a shape may leave its curve, mm. */
   readonly strayMm: number
@@ -126,6 +128,7 @@ function alongRequest(request: PlaceRequest, place: Along, guide: LineGuide): Al
     closedTail: place.closedTail ? value(place.closedTail) : tail,
     cornerTail: place.cornerTail ? value(place.cornerTail) : tail,
     restart: request.restart,
+    fan: request.fan,
     mirror: request.leftHand,
     besideMm: request.besideMm,
     atLeast: request.atLeast,

@@ -124,6 +124,7 @@ class Worker {
         guide,
         leftHand,
         restart: document.corner === 'restart',
+        fan: document.corner === 'fan',
         besideMm: materials.e,
         strayMm: 0.6 * materials.W,
         atLeast: this.work.atLeast ?? [],
