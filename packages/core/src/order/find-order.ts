@@ -41,7 +41,7 @@ const MOST_KEPT = 150_000
 const PROVEN_UP_TO = 14
 /** Up to so many exercises a last search keeps more, which often proves what the one before it found. */
 const WIDER_UP_TO = 26
-const KEPT_WIDER = 30_000
+const KEPT_WIDER = 12_000
 /** An order is improved by letting each exercise overtake so many, keeping so many plans of one length. */
 const REACH = 8
 const KEPT_NEAR = 150
