@@ -1,8 +1,5 @@
 /** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
-import { surroundingsOf } from '@lemmata/core/assign'
-import type { Problem } from '@lemmata/core/base'
-import { forLearner, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
-import type { LearnerVersion, Sampler } from '@lemmata/core/sampler'
+import { workForLearner } from '@lemmata/core/exercise'
 import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import type { Drawing, Face } from '@lemmata/core/drawing'
 import { Button, Segmented, Select } from 'antd'
@@ -38,7 +35,7 @@ export function SheetsStage() {
   const chosen = sampler.lessons.find((one) => one.id === lesson)
   const hand = version ? (version.hand ?? 'right') : classHand
   const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
-  const own = useMemo(() => (version ? workVersion(sampler, version, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, version, ofLesson])
+  const own = useMemo(() => (version ? workForLearner(sampler, version, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, version, ofLesson])
   const pages = useMemo(
     () => (own.exercises.length === 0 ? [] : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, version), page, hand, measure })),
     [sampler, own, chosen, version, page, hand],
@@ -116,22 +113,6 @@ export function SheetsStage() {
       )}
     </div>
   )
-}
-
-/** Only what the learner has chosen is worked anew. */
-function workVersion(sampler: Sampler, version: LearnerVersion, done: readonly WorkedExercise[]) {
-  const made = forLearner(sampler, version)
-  const around = surroundingsOf(made.sampler)
-  const wanted = new Map(made.sampler.exercises.map((exercise) => [exercise.id, exercise] as const))
-  const problems: Problem[] = [...made.problems]
-  const exercises = done.flatMap((one) => {
-    const exercise = wanted.get(one.exercise.id)
-    if (!exercise || exercise === one.exercise) return [one]
-    const result = workExercise(exercise, around)
-    if (!result.ok) problems.push(...result.problems)
-    return result.ok ? [result.value] : []
-  })
-  return { exercises, problems }
 }
 
 const PREVIEW_PX_PER_MM = 2.1

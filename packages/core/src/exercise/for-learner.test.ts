@@ -1,7 +1,7 @@
 /** A learner's version: choices within what is left free, orders for one who wants none. */
 import { describe, expect, it } from 'vitest'
 import { type Exercise, type LearnerVersion, newSampler, type Sampler } from '../sampler/index.ts'
-import { forLearner } from './index.ts'
+import { forLearner, workForLearner, workSampler } from './index.ts'
 
 const rain: Exercise = {
   id: 'rain',
@@ -64,5 +64,12 @@ describe('a version for one learner', () => {
     expect(exercise).toMatchObject({ thread: 'blue' })
     expect(exercise?.free).toBeUndefined()
     expect(exercise?.substitutes).toBeUndefined()
+  })
+
+  it('works anew only what is chosen otherwise', () => {
+    const done = [...workSampler(sampler).values()].flatMap((result) => (result.ok ? [result.value] : []))
+    const [hers, wind] = workForLearner(sampler, version({ choices: { rain: { parameters: { L: 5 } } } }), done).exercises
+    expect(wind).toBe(done[1])
+    expect(hers?.worked.fitted.count).toBeLessThan(done[0]?.worked.fitted.count ?? 0)
   })
 })

@@ -1,7 +1,9 @@
 /** A sampler as one learner works it: what is left free chosen, or nothing left open for one who wants clear orders. */
+import { surroundingsOf } from '../assign/index.ts'
 import { caution, type Problem } from '../base/index.ts'
 import type { Exercise, FreeSetting, LearnerChoice, LearnerVersion, Sampler } from '../sampler/index.ts'
 import { substituted } from './substitutes.ts'
+import { workExercise, type WorkedExercise } from './work-exercise.ts'
 
 /** Which of an exercise's settings each choice settles. */
 const SETTLES: Readonly<Record<Exclude<keyof LearnerChoice, 'stitch'>, FreeSetting>> = {
@@ -36,6 +38,26 @@ export function forLearner(sampler: Sampler, version: LearnerVersion): ForLearne
     return settled
   })
   return { sampler: { ...sampler, exercises }, problems }
+}
+
+/** What the class has worked, as this learner works it: only what is chosen otherwise is worked anew. */
+export function workForLearner(
+  sampler: Sampler,
+  version: LearnerVersion,
+  done: readonly WorkedExercise[],
+): { readonly exercises: readonly WorkedExercise[]; readonly problems: readonly Problem[] } {
+  const made = forLearner(sampler, version)
+  const around = surroundingsOf(made.sampler)
+  const wanted = new Map(made.sampler.exercises.map((exercise) => [exercise.id, exercise] as const))
+  const problems: Problem[] = [...made.problems]
+  const exercises = done.flatMap((one) => {
+    const exercise = wanted.get(one.exercise.id)
+    if (!exercise || exercise === one.exercise) return [one]
+    const result = workExercise(exercise, around)
+    if (!result.ok) problems.push(...result.problems)
+    return result.ok ? [result.value] : []
+  })
+  return { exercises, problems }
 }
 
 function chosen(sampler: Sampler, exercise: Exercise, choice: LearnerChoice, pass: (message: string) => void): Exercise {
