@@ -1,7 +1,6 @@
 /** What is known and chosen about the selected exercise. */
 import type { Result } from '@lemmata/core/base'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
-import { guideServes } from '@lemmata/core/guide'
 import { fittedShare, nameOfStitch, possibleSubstitutes, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import { motionWord } from '@lemmata/core/order'
@@ -16,6 +15,7 @@ import { GuideSizes } from './GuideSizes.tsx'
 import { MARKS } from './marks.ts'
 import { ProblemLine } from './ProblemLine.tsx'
 import { Trials } from './Trials.tsx'
+import { VersionField } from './VersionField.tsx'
 
 interface Props {
   readonly sampler: Sampler
@@ -27,7 +27,6 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   const { message } = App.useApp()
   const stitch = findStitch(exercise.stitch, sampler.stitches)
   const done = result?.ok ? result.value : null
-  const versions = Object.entries(stitch?.variants ?? {}).filter(([, { guide }]) => guideServes(guide ?? stitch?.guide ?? [], exercise.guide.kind))
   const remove = (): void => {
     edit({ kind: 'remove-exercise', id: exercise.id })
     message.info({
@@ -59,23 +58,15 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
           />
         )}
       </Field>
-      {versions.length > 0 && (
-        <Field label="Version" hint={exercise.variant === undefined ? undefined : stitch?.variants?.[exercise.variant]?.because}>
-          {(id) => (
-            <Select<string>
-              id={id}
-              value={exercise.variant ?? ''}
-              options={[{ value: '', label: 'as the Brief and the guide ask' }, ...versions.map(([value, variant]) => ({ value, label: variant.name }))]}
-              onChange={(variant) =>
-                edit(
-                  variant === ''
-                    ? { kind: 'change-exercise', id: exercise.id, set: {}, clear: ['variant'] }
-                    : { kind: 'change-exercise', id: exercise.id, set: { variant } },
-                )
-              }
-            />
-          )}
-        </Field>
+      {stitch && (
+        <VersionField
+          document={stitch}
+          value={exercise.variant ?? null}
+          guide={exercise.guide.kind}
+          onChange={(variant) =>
+            edit({ kind: 'change-exercise', id: exercise.id, ...(variant === null ? { set: {}, clear: ['variant'] } : { set: { variant } }) })
+          }
+        />
       )}
       <Field label="Also allowed">
         {(id) => (

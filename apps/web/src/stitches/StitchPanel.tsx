@@ -6,9 +6,9 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord } from '@lemmata/core/order'
 import { type RowOfRows } from '@lemmata/core/plan'
 import { formatLength } from '@lemmata/core/units'
-import { Button, Select, Tabs } from 'antd'
+import { Button, Tabs } from 'antd'
 import { useEffect, useState } from 'react'
-import { Field } from '../sampler/fields.tsx'
+import { VersionField } from '../sampler/VersionField.tsx'
 import { Hand } from './Hand.tsx'
 import { Mistakes, WouldItHold } from './Mistakes.tsx'
 import { FIRST_TRIAL, type Trial, TryIt, useTrial } from './TryIt.tsx'
@@ -45,7 +45,12 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
           </Button>
         )}
       </div>
-      <Version document={document} trial={trial} onChange={setTrial} />
+      <VersionField
+        document={document}
+        value={trial.variant}
+        // Its lengths and guides are its own.
+        onChange={(variant) => setTrial({ ...FIRST_TRIAL, strands: trial.strands, variant })}
+      />
       {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
       <Tabs
         items={[
@@ -78,25 +83,6 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
         ]}
       />
     </div>
-  )
-}
-
-/** Another school of the same stitch, or the same for another guide. */
-function Version({ document, trial, onChange }: { document: StitchDocument; trial: Trial; onChange: (trial: Trial) => void }) {
-  const versions = Object.entries(document.variants ?? {})
-  if (versions.length === 0) return null
-  return (
-    <Field label="Version" hint={trial.variant === null ? undefined : document.variants?.[trial.variant]?.because}>
-      {(id) => (
-        <Select<string>
-          id={id}
-          value={trial.variant ?? ''}
-          options={[{ value: '', label: 'as the Brief and the guide ask' }, ...versions.map(([value, { name }]) => ({ value, label: name }))]}
-          // Its lengths and guides are its own.
-          onChange={(variant) => onChange({ ...FIRST_TRIAL, strands: trial.strands, variant: variant === '' ? null : variant })}
-        />
-      )}
-    </Field>
   )
 }
 
