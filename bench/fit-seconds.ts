@@ -6,7 +6,8 @@
 import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { SECONDS } from '@lemmata/core/measure'
-import { newSampler, type Guide, type Level } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { newSampler, type Level } from '@lemmata/core/sampler'
 import { type Motion, MOTIONS } from '@lemmata/core/work'
 
 const LEVELS: readonly Level[] = ['beginner', 'improver', 'experienced']

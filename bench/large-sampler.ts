@@ -1,5 +1,6 @@
 /** Forty exercises of about 500 stitches each: seven stitches on straight, curved and cornered guides. */
-import { type Exercise, type Guide, newSampler, type Sampler } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
 
 export function largeSampler(): Sampler {
   return { ...newSampler('Large'), exercises: Array.from({ length: 40 }, (_, index) => exercise(index)) }

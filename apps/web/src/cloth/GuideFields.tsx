@@ -4,7 +4,7 @@ import { formatLength, type LengthUnit, parseLength } from '@lemmata/core/units'
 import { Input } from 'antd'
 import { useState } from 'react'
 import { edit } from '../store/index.ts'
-import { type Handle, handlesOf, moveHandle } from './guide-handles.ts'
+import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
 
 export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: LengthUnit }) {
   const handles = handlesOf(exercise.guide)

@@ -1,10 +1,11 @@
 /** The cloth on the screen: scales, rulers, handles, what lies under the pointer. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
-import { type Guide, newSampler } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { newSampler } from '@lemmata/core/sampler'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { handlesOf, moveHandle } from './guide-handles.ts'
+import { handlesOf, moveHandle } from '@lemmata/core/guide'
 import { nearestExercise } from './nearest-exercise.ts'
 import { rulerTicks } from './rulers.ts'
 import { centred, fitView, RULER_PX, toCloth, toScreen, zoomAt } from './view.ts'

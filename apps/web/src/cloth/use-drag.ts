@@ -5,10 +5,11 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
-import type { Exercise, Guide } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import type { Exercise } from '@lemmata/core/sampler'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { edit } from '../store/index.ts'
-import { type Handle, moveHandle } from './guide-handles.ts'
+import { type Handle, moveHandle } from '@lemmata/core/guide'
 
 export interface Draft {
   readonly exercise: Exercise

@@ -1,7 +1,6 @@
 /** Which version of a stitch: another school of it, or the same for another guide. */
-import { guideServes } from '@lemmata/core/guide'
+import { guideServes, type Guide } from '@lemmata/core/guide'
 import type { StitchDocument } from '@lemmata/core/notation'
-import type { Guide } from '@lemmata/core/sampler'
 import { Select } from 'antd'
 import { Field } from './fields.tsx'
 

@@ -1,4 +1,5 @@
 /** Finding stitches: by any name or use, family, guide, motion, difficulty, and what the course has taught. */
+import { GUIDE_KINDS, guideWord } from '@lemmata/core/guide'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { motionWord } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
@@ -15,7 +16,7 @@ interface Props {
 
 export function WallFilters({ filter, onChange, documents, motions, taught }: Props) {
   const families = [...new Set(documents.flatMap((document) => document.family ?? []))].sort()
-  const guides = [...new Set(documents.flatMap((document) => document.guide))].filter((kind) => kind !== 'spot').sort()
+  const guides = GUIDE_KINDS.filter((kind) => kind !== 'spot' && documents.some((document) => document.guide.includes(kind)))
   const select = <Key extends 'family' | 'guide' | 'motion' | 'stage'>(
     key: Key,
     label: string,
@@ -50,7 +51,7 @@ export function WallFilters({ filter, onChange, documents, motions, taught }: Pr
       {select(
         'guide',
         'Worked on',
-        guides.map((kind) => ({ value: kind, label: kind === 'spots' ? 'spots' : `a ${kind}` })),
+        guides.map((kind) => ({ value: kind, label: guideWord(kind) })),
       )}
       {select(
         'motion',

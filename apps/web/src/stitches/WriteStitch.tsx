@@ -4,6 +4,7 @@ import type { Problem, Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Move, Pass, StitchDocument } from '@lemmata/core/notation'
 import { cycleOf, isMoveLists } from '@lemmata/core/notation'
+import { GUIDE_KINDS } from '@lemmata/core/guide'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch } from '@lemmata/contract'
 import { Button, Input, Segmented, Select } from 'antd'
@@ -24,8 +25,6 @@ interface Props {
   readonly onLibrary: (document: StitchDocument) => Promise<void>
   readonly onClose: () => void
 }
-
-const GUIDES = ['line', 'band', 'shape', 'spots', 'spot', 'ring', 'square', 'grid', 'pins']
 
 interface Tried {
   readonly document: StitchDocument | null
@@ -117,7 +116,7 @@ export function WriteStitch({ first, around, clothHex, onSampler, onLibrary, onC
                     mode="multiple"
                     aria-label="Guides it is worked on"
                     value={[...draft.guide]}
-                    options={GUIDES.map((kind) => ({ value: kind, label: kind }))}
+                    options={GUIDE_KINDS.map((kind) => ({ value: kind, label: kind }))}
                     onChange={(guide: string[]) => setDraft({ ...draft, guide: guide.length > 0 ? guide : draft.guide })}
                     style={{ width: '100%' }}
                   />

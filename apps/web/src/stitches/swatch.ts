@@ -2,33 +2,12 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
-import { practiceFor, practiceGuide } from '@lemmata/core/guide'
-import type { PracticeGuide, StitchDocument } from '@lemmata/core/notation'
-import type { Exercise, Guide } from '@lemmata/core/sampler'
-
-/** As much of the practice guide as a swatch shows. */
-function shortened(practice: PracticeGuide): PracticeGuide {
-  switch (practice.kind) {
-    case 'line':
-    case 'band':
-      return { ...practice, lengthMm: 40 }
-    case 'spots':
-      return { ...practice, count: Math.max(2, Math.min(practice.count, Math.floor(38 / practice.apartMm))) }
-    case 'square':
-      return { ...practice, repeat: Math.max(1, Math.min(practice.repeat, Math.floor(40 / practice.sideMm))) }
-    case 'grid':
-      return {
-        ...practice,
-        columns: Math.max(1, Math.min(practice.columns, Math.floor(32 / practice.cellMm))),
-        rows: Math.max(1, Math.min(practice.rows, Math.floor(10 / practice.cellMm))),
-      }
-    default:
-      return practice
-  }
-}
+import { type Guide, practiceFor, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
+import type { StitchDocument } from '@lemmata/core/notation'
+import type { Exercise } from '@lemmata/core/sampler'
 
 export function swatchGuide(document: StitchDocument): Guide {
-  return practiceGuide(shortened(document.practice ?? practiceFor(document)), 40, 20, 60)
+  return practiceGuide(shortenedPractice(document.practice ?? practiceFor(document)), 40, 20, 60)
 }
 
 export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Exercise> = {}): Result<WorkedExercise> {

@@ -1,5 +1,6 @@
 /** Demo sampler: six Thursdays of weather for beginners, in bands on calico. Learners and places are made up. */
-import { type Exercise, type Guide, newSampler, type Sampler } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
 
 const line = (path: string): Guide => ({ kind: 'line', path })
 

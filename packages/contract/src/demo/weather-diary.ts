@@ -1,5 +1,6 @@
 /** Demo sampler: weather round a barometer dial, for improvers, on linen-cotton in a large round hoop. */
-import { type Exercise, type Guide, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { type Exercise, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
 
 const line = (path: string): Guide => ({ kind: 'line', path })
 

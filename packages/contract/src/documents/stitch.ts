@@ -1,4 +1,5 @@
 /** The stitch document: where the needle goes and what the thread does on the way. */
+import { GUIDE_KINDS } from '@lemmata/core/guide'
 import type { Move, Pass, PointForm, StitchDocument } from '@lemmata/core/notation'
 import { z } from 'zod'
 import { id, longText, shortText } from './primitives.ts'
@@ -145,7 +146,7 @@ const place = z.union([
   z.strictObject({ crossings: z.tuple([label, label]) }),
 ])
 
-const guides = z.array(z.enum(['line', 'band', 'shape', 'spot', 'spots', 'ring', 'square', 'grid', 'pins'])).min(1)
+const guides = z.array(z.enum(GUIDE_KINDS)).min(1)
 
 const practice = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('line'), lengthMm: z.number().min(5).max(300) }),

@@ -1,7 +1,7 @@
 /** The sampler on its cloth: worked, marked, from behind, in true millimetres. */
 import { unreachable } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { boxOf, type Box } from '../guide/index.ts'
+import { boxOf, type Box } from '../geometry/index.ts'
 import { HOOP_MARGIN_MM } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'

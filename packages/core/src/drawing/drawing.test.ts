@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
-import { type Exercise, type Guide, newSampler, type Sampler } from '../sampler/index.ts'
+import type { Guide } from '../guide/index.ts'
+import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import {
   clearRadius,

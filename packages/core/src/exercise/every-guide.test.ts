@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import { type Exercise, type Guide, newSampler } from '../sampler/index.ts'
+import type { Guide } from '../guide/index.ts'
+import { type Exercise, newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { workExercise, type WorkedExercise, workLeftHand } from './index.ts'
 

@@ -1,8 +1,8 @@
 /** Every stitch of the library on its guides, and its thread against what teachers reckon. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { practiceFor, practiceGuide } from '../guide/index.ts'
-import { type Exercise, type Guide, newSampler } from '../sampler/index.ts'
+import { practiceFor, practiceGuide, type Guide } from '../guide/index.ts'
+import { type Exercise, newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { workExercise, type WorkedExercise, workLeftHand } from './index.ts'

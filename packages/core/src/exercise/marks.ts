@@ -4,7 +4,7 @@
  */
 import type { Point } from '../geometry/index.ts'
 import { distance, leftOf, placeAt, step } from '../geometry/index.ts'
-import type { ReadGuide } from '../guide/index.ts'
+import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
 
@@ -39,16 +39,10 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkSty
   return marks
 }
 
-function gridLines({ at, columns, rows, cellMm }: Extract<ReadGuide, { kind: 'grid' }>): Mark[] {
-  const [right, bottom] = [at.x + columns * cellMm, at.y + rows * cellMm]
-  const across = Array.from({ length: rows + 1 }, (_, row) => at.y + row * cellMm).map((y) => [
-    { x: at.x, y },
-    { x: right, y },
-  ])
-  const down = Array.from({ length: columns + 1 }, (_, col) => at.x + col * cellMm).map((x) => [
-    { x, y: at.y },
-    { x, y: bottom },
-  ])
+function gridLines(grid: Extract<ReadGuide, { kind: 'grid' }>): Mark[] {
+  const { columns, rows } = grid
+  const across = Array.from({ length: rows + 1 }, (_, row) => [gridPoint(grid, 0, row), gridPoint(grid, columns, row)])
+  const down = Array.from({ length: columns + 1 }, (_, column) => [gridPoint(grid, column, 0), gridPoint(grid, column, rows)])
   return [...across, ...down].map((points) => ({ kind: 'line', points, closed: false }))
 }
 

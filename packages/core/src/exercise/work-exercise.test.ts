@@ -1,7 +1,8 @@
 /** Figures worked by hand; each comment holds the arithmetic. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { type Exercise, type Guide, newSampler } from '../sampler/index.ts'
+import type { Guide } from '../guide/index.ts'
+import { type Exercise, newSampler } from '../sampler/index.ts'
 import { workExercise, workLeftHand, type WorkedExercise } from './index.ts'
 
 const around = surroundingsOf(newSampler('Test'))

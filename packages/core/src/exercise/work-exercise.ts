@@ -5,7 +5,7 @@
 import { assignMaterials, type Assigned, mainLength, type Surroundings } from '../assign/index.ts'
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
 import { distance, type Point, tightestRadius } from '../geometry/index.ts'
-import { guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
+import { guideServes, type GuideKind, guideWord, lengthToDraw, readGuide, type ReadGuide } from '../guide/index.ts'
 import {
   classWeights,
   measureCoverage,
@@ -161,22 +161,6 @@ function countMoves(moves: readonly Move[]): number {
   return moves.reduce((total, move) => total + ('each' in move ? move.moves.length : 1), 0)
 }
 
-/** What is drawn on the cloth before stitching, mm; a spot or a pin takes as long as a centimetre of line. */
-function lengthToDraw(guide: ReadGuide): number {
-  switch (guide.kind) {
-    case 'line':
-      return guide.path.length
-    case 'shape':
-      return guide.outline.length
-    case 'spots':
-      return 10 * guide.at.length
-    case 'grid':
-      return (guide.rows + 1) * guide.columns * guide.cellMm + (guide.columns + 1) * guide.rows * guide.cellMm
-    case 'pins':
-      return 10 * (guide.pins.length + 1)
-  }
-}
-
 /** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
 function checkLengths(assigned: Assigned, guide: ReadGuide, worked: WorkedStitch): Problem[] {
   const problems: Problem[] = []
@@ -250,5 +234,5 @@ function tooTightProblem(assigned: Assigned, guide: ReadGuide, deviationMm: numb
 }
 
 function listWords(kinds: readonly string[]): string {
-  return kinds.map((kind) => (kind === 'spots' ? 'spots' : `a ${kind}`)).join(' or ')
+  return kinds.map((kind) => guideWord(kind as GuideKind)).join(' or ')
 }

@@ -1,5 +1,22 @@
 /** Points, measured paths, outlines and curves, all in millimetres with y down. */
 export * from './point.ts'
+export {
+  carryAngle,
+  carryDirection,
+  carryPoint,
+  inTurn,
+  isMirrored,
+  isSimilarity,
+  mirrorIn,
+  moveBy,
+  scaleAbout,
+  scaleOf,
+  turnAbout,
+  UNMOVED,
+} from './matrix.ts'
+export type { Matrix } from './matrix.ts'
+export { boxOf } from './box.ts'
+export type { Box } from './box.ts'
 export { measurePath, nearestPlace, placeAt, slicePath, startAtCorner, thinPath, tightestRadius } from './measured-path.ts'
 export type { MeasuredPath, Nearest, Place } from './measured-path.ts'
 export { CORNER_RAD, FLATTENING_MM, MAX_PATH_CHARACTERS, parsePath, parsePaths } from './svg-path.ts'

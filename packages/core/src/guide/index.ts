@@ -1,10 +1,27 @@
-/** What is drawn for an exercise: its geometry, its ruler, where it goes. */
-export { guideServes, readGuide, widthsAt } from './read-guide.ts'
-export type { GuideWidth, ReadGuide } from './read-guide.ts'
+/** What is drawn for stitching: the kinds of guide, their geometry, their ruler. */
+export type * from './types.ts'
+export { GUIDE_PARTS } from './types.ts'
+export {
+  GUIDE_KINDS,
+  guideServes,
+  guideWord,
+  handlesOf,
+  lengthToDraw,
+  moveGuide,
+  moveHandle,
+  partOfGuide,
+  partsOf,
+  practiceFor,
+  practiceGuide,
+  practiceHalfHeight,
+  readGuide,
+  shortenedPractice,
+  sizesOf,
+  transformGuide,
+  withSize,
+} from './kinds.ts'
+export { gridPoint } from './kinds/grid.ts'
+export { NARROWEST_BAND_MM } from './limits.ts'
+export { widthsAt } from './rails.ts'
 export { makeRuler, readRuler } from './ruler.ts'
 export type { Ruler, RulerLeg, RulerRequest } from './ruler.ts'
-export { boxOf, dragEnd, moveGuide } from './move-guide.ts'
-export type { Box } from './move-guide.ts'
-export { sizesOf, withSize } from './sizes.ts'
-export type { GuideSize } from './sizes.ts'
-export { practiceFor, practiceGuide, practiceHalfHeight } from './practice.ts'

@@ -4,6 +4,8 @@
  * `a` and `b` on a shape. There is no field for difficulty, minutes, thread, width, or the words of a step:
  * all of them are derived.
  */
+import type { PracticeGuide } from '../guide/index.ts'
+
 export type Expression = number | string
 
 export interface ParameterSpec {
@@ -293,16 +295,6 @@ export interface Mistake {
     | { readonly aside: readonly [Expression, Expression] }
     | { readonly tight: true }
 }
-
-export type PracticeGuide =
-  | { readonly kind: 'line'; readonly lengthMm: number }
-  | { readonly kind: 'shape'; readonly widthMm: number; readonly heightMm: number; readonly outline?: 'oval' | 'rectangle' | undefined }
-  | { readonly kind: 'spots'; readonly count: number; readonly apartMm: number }
-  | { readonly kind: 'band'; readonly lengthMm: number; readonly widthMm: number }
-  | { readonly kind: 'ring'; readonly radiusMm: number }
-  | { readonly kind: 'square'; readonly sideMm: number; readonly repeat: number }
-  | { readonly kind: 'grid'; readonly columns: number; readonly rows: number; readonly cellMm: number }
-  | { readonly kind: 'pins'; readonly heightMm: number /** How many stand in a fan; one when left out. */; readonly pins?: number | undefined }
 
 export interface StitchDocument {
   readonly format: 'lemmata-stitch'

@@ -1,9 +1,9 @@
 /** Where a newly chosen stitch goes: the next free band of the clear area, below what is there. */
 import { boxOfExercise, clearRadius } from '../drawing/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { moveGuide, practiceFor, practiceGuide, practiceHalfHeight } from '../guide/index.ts'
+import { moveGuide, practiceFor, practiceGuide, practiceHalfHeight, type Guide } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { Exercise, Guide, Sampler } from '../sampler/index.ts'
+import type { Exercise, Sampler } from '../sampler/index.ts'
 
 /** Room between bands, mm. */
 const GAP_MM = 9

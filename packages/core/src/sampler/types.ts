@@ -3,6 +3,7 @@
  * origin at the top left of the cloth, y down. The contract's schema checks these shapes at every border.
  */
 import type { NeedleSchool } from '../materials/index.ts'
+import type { Guide } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 
 export type Level = 'beginner' | 'improver' | 'experienced'
@@ -70,26 +71,6 @@ export interface SamplerThread {
   readonly colour: Colour
 }
 
-type Pair = readonly [number, number]
-
-export type Guide =
-  | { readonly kind: 'line'; readonly path: string }
-  | { readonly kind: 'band'; readonly path?: string | undefined; readonly widthMm?: number | undefined; readonly rails?: readonly string[] | undefined }
-  | {
-      readonly kind: 'shape'
-      readonly path: string
-      readonly directions?: readonly string[] | undefined
-      readonly vein?: string | undefined
-      readonly holes?: readonly string[] | undefined
-    }
-  | { readonly kind: 'spot'; readonly at: Pair; readonly turnRad?: number | undefined }
-  | { readonly kind: 'spots'; readonly at: readonly Pair[]; readonly turnRad?: number | undefined }
-  | { readonly kind: 'ring'; readonly at: Pair; readonly radiusMm: number }
-  | { readonly kind: 'square'; readonly at: Pair; readonly sideMm: number; readonly turnRad?: number | undefined; readonly repeat?: number | undefined }
-  | { readonly kind: 'grid'; readonly at: Pair; readonly columns: number; readonly rows: number; readonly cellMm: number }
-  | { readonly kind: 'pins'; readonly base: Pair; readonly pins: readonly Pair[] }
-
-export type GuideKind = Guide['kind']
 export type MarkStyle = 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'none'
 export type MarkLayer = 'trace' | 'look' | 'frame'
 

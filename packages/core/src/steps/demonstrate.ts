@@ -4,8 +4,8 @@
  */
 import { failure, type Result, success } from '../base/index.ts'
 import { lengthOf, measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
-import { practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
-import { cycleOf, type MaterialValues, type Move, type PracticeGuide, type ParameterValues, type StitchDocument } from '../notation/index.ts'
+import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
+import { cycleOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument } from '../notation/index.ts'
 import { cutUnders, type Hole, type Segment, type StitchWork, type SurfaceKind, type SurfacePass, type WorkedStitch, workStitch } from '../work/index.ts'
 import { passSentence, sentenceFor } from './words.ts'
 
@@ -116,7 +116,7 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
       { x: 0, y: 0 },
       { x: apart, y: 0 },
     ],
-    turnRad: 0,
+    turns: [0, 0],
   }
 }
 

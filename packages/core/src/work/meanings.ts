@@ -1,5 +1,5 @@
 /** What a document's words mean where they stand: when a move is made, what a name is worth, where the cloth is cut. */
-import type { Point } from '../geometry/index.ts'
+import { leftOf, type Point, step } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { CompiledMove, CompiledPass } from './compiled.ts'
 import type { Frame } from './frames.ts'
@@ -15,13 +15,11 @@ export function preparesFor(passes: readonly CompiledPass[], index: number): boo
 export function gapAround(at: Point, sizeMm: number, frame: Frame): Point[] {
   if (!(sizeMm > 0)) throw new MoveError(`a gap of ${Number(sizeMm.toFixed(2))} mm cannot be cut; give it a size above 0.`)
   const half = sizeMm / 2
-  if (frame.values['columns'] !== undefined)
-    return [
-      { x: at.x - half, y: at.y - half },
-      { x: at.x + half, y: at.y - half },
-      { x: at.x + half, y: at.y + half },
-      { x: at.x - half, y: at.y + half },
-    ]
+  if (frame.values['columns'] !== undefined) {
+    const { direction } = frame.at(0, 0)
+    const corner = (along: number, aside: number): Point => step(step(at, direction, along), leftOf(direction), aside)
+    return [corner(-half, half), corner(half, half), corner(half, -half), corner(-half, -half)]
+  }
   return Array.from({ length: 48 }, (_, index) => {
     const angle = (2 * Math.PI * index) / 48
     return { x: at.x + half * Math.cos(angle), y: at.y + half * Math.sin(angle) }

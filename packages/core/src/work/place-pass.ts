@@ -1,7 +1,7 @@
 /** Which placement rule a pass asks for, given what guide it has: the one table that joins the two. */
 import { sum } from '../base/index.ts'
 import { extentAlong, insetRegion, leftOf, type MeasuredPath, measurePath, type Point, ringPath, subtract, tightestRadius, unit } from '../geometry/index.ts'
-import type { ReadGuide } from '../guide/index.ts'
+import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { Compiled } from '../notation/index.ts'
 import type { CompiledPlace } from './compiled.ts'
 import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
@@ -105,12 +105,13 @@ export function placePass(request: PlaceRequest): Placed {
 }
 
 /** A grid filled as a whole is a rectangle whose stitches stand upright. */
-function gridAsShape({ at, columns, rows, cellMm }: Extract<ReadGuide, { kind: 'grid' }>): ShapeGuide {
-  const [w, h] = [columns * cellMm, rows * cellMm]
-  const corners = [at, { x: at.x + w, y: at.y }, { x: at.x + w, y: at.y + h }, { x: at.x, y: at.y + h }]
+function gridAsShape(grid: Extract<ReadGuide, { kind: 'grid' }>): ShapeGuide {
+  const { at, columns, rows, cellMm } = grid
+  const foot = gridPoint(grid, 0, rows)
+  const corners = [at, gridPoint(grid, columns, 0), gridPoint(grid, columns, rows), foot]
   const outline = measurePath([...corners, at], true, [0, 1, 2, 3]) as MeasuredPath
-  const upright = measurePath([at, { x: at.x, y: at.y + h }]) as MeasuredPath
-  return { kind: 'shape', outline, region: [corners], directions: [upright], areaMm2: w * h }
+  const upright = measurePath([at, foot]) as MeasuredPath
+  return { kind: 'shape', outline, region: [corners], directions: [upright], areaMm2: columns * rows * cellMm * cellMm }
 }
 
 type Along = Extract<CompiledPlace, { kind: 'along' }>

@@ -1,22 +1,22 @@
 /** Placements that stand each for themselves: spots, squares, scattered spots, cells, crossings. mm. */
 import { sum } from '../base/index.ts'
-import { cross, fromAngle, insetRegion, leftOf, packSpots, type Point, scatterSpots, sequenceFrom, step, subtract, unit } from '../geometry/index.ts'
-import type { ReadGuide } from '../guide/index.ts'
+import { cross, fromAngle, insetRegion, leftOf, packSpots, type Point, scale, scatterSpots, sequenceFrom, step, subtract, unit } from '../geometry/index.ts'
+import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import { failed, type Frame, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 import type { ShapeGuide } from './place-across.ts'
 import type { Segment } from './types.ts'
 
 /** One frame at each spot, turned as the guide says. */
 export function placeOnce(guide: Extract<ReadGuide, { kind: 'spots' }>, mirror: boolean): Placed {
-  const direction = fromAngle(guide.turnRad)
-  const frames = guide.at.map(
-    (spot): Frame => ({
+  const frames = guide.at.map((spot, index): Frame => {
+    const direction = fromAngle(guide.turns[index] as number)
+    return {
       mirror: mirror ? -1 : 1,
       named: (name) => (name === 'centre' ? spot : corner(name, spot, direction, guide.sideMm, mirror)),
       values: guide.sideMm === undefined ? {} : { size: guide.sideMm },
       at: (s, t) => ({ at: step(step(spot, direction, s), leftOf(direction), mirror ? -t : t), direction }),
-    }),
-  )
+    }
+  })
   const gaps = guide.at.slice(1).map((spot, index) => Math.hypot(spot.x - (guide.at[index] as Point).x, spot.y - (guide.at[index] as Point).y))
   const lengthMm = sum(gaps)
   return oneRun(frames, lengthMm, gaps.length > 0 ? lengthMm / gaps.length : 0)
@@ -55,22 +55,22 @@ export function placeScattered(
 
 /** The cells of a grid, row by row: corners named as on a map, north at the top. */
 export function placeCells(guide: Extract<ReadGuide, { kind: 'grid' }>, order: 'forward' | 'to-and-fro' | 'reverse', mirror: boolean): Placed {
-  const { at, columns, rows, cellMm } = guide
+  const { columns, rows, cellMm } = guide
+  const east = fromAngle(guide.turnRad)
   if (columns * rows > MOST_FRAMES) return failed(['cells'], `${columns * rows} cells are too many.`)
   const frames: Frame[] = []
   for (let row = 0; row < rows; row += 1) {
     const line: Frame[] = []
     for (let col = 0; col < columns; col += 1) {
-      const west = { x: at.x + col * cellMm, y: at.y + row * cellMm }
       const named = (name: string): Point | null => {
-        if (name === 'centre') return { x: west.x + cellMm / 2, y: west.y + cellMm / 2 }
+        if (name === 'centre') return gridPoint(guide, col + 0.5, row + 0.5)
         if (!/^[ns][ew]$/.test(name)) return null
         // The left hand begins at the other side: its west is east.
-        const east = (name[1] === 'e') !== mirror
-        return { x: west.x + (east ? cellMm : 0), y: west.y + (name[0] === 's' ? cellMm : 0) }
+        const toEast = (name[1] === 'e') !== mirror
+        return gridPoint(guide, col + (toEast ? 1 : 0), row + (name[0] === 's' ? 1 : 0))
       }
-      const direction = { x: mirror ? -1 : 1, y: 0 }
-      const origin = { x: west.x + (mirror ? cellMm : 0), y: west.y + cellMm }
+      const direction = mirror ? scale(east, -1) : east
+      const origin = gridPoint(guide, col + (mirror ? 1 : 0), row + 1)
       line.push(
         frameAt(
           origin,

@@ -1,0 +1,134 @@
+/** The kinds of guide: one table, read by everything that must know how a kind is read, carried, held, sized or practised on. */
+import type { Result } from '../base/index.ts'
+import { type Matrix, moveBy, type Point, UNMOVED } from '../geometry/index.ts'
+import type { GuideTools, PracticeTools } from './guide-tools.ts'
+
+import { band, bandPractice } from './kinds/band.ts'
+import { grid, gridPractice } from './kinds/grid.ts'
+import { line, linePractice } from './kinds/line.ts'
+import { pins, pinsPractice } from './kinds/pins.ts'
+import { ring, ringPractice } from './kinds/ring.ts'
+import { shape, shapePractice } from './kinds/shape.ts'
+import { spot, spots, spotsPractice } from './kinds/spots.ts'
+import { square, squarePractice } from './kinds/square.ts'
+import type { Guide, GuideKind, GuidePart, GuideSize, Handle, PracticeGuide, PracticeKind, ReadGuide } from './types.ts'
+
+const GUIDES: { readonly [Kind in GuideKind]: GuideTools<Kind> } = { line, band, shape, spot, spots, ring, square, grid, pins }
+const PRACTICE: { readonly [Kind in PracticeKind]: PracticeTools<Kind> } = {
+  line: linePractice,
+  shape: shapePractice,
+  spots: spotsPractice,
+  band: bandPractice,
+  ring: ringPractice,
+  square: squarePractice,
+  grid: gridPractice,
+  pins: pinsPractice,
+}
+
+export const GUIDE_KINDS = Object.keys(GUIDES) as readonly GuideKind[]
+
+/** The tools of a guide's own kind: the table gives each kind tools for that kind only. */
+function toolsFor(guide: Guide): GuideTools<GuideKind> {
+  return GUIDES[guide.kind] as unknown as GuideTools<GuideKind>
+}
+
+function practiceTools(practice: PracticeGuide): PracticeTools<PracticeKind> {
+  return PRACTICE[practice.kind] as unknown as PracticeTools<PracticeKind>
+}
+
+/** With its article, for sentences: "a line", "spots". */
+export function guideWord(kind: GuideKind): string {
+  return GUIDES[kind].word
+}
+
+export function readGuide(guide: Guide): Result<ReadGuide> {
+  return toolsFor(guide).read(guide)
+}
+
+/** Carried by a similarity; the same guide comes back for no movement at all. */
+export function transformGuide(guide: Guide, matrix: Matrix): Guide {
+  return matrix.every((value, index) => value === UNMOVED[index]) ? guide : toolsFor(guide).transform(guide, matrix)
+}
+
+export function moveGuide(guide: Guide, by: Point): Guide {
+  return transformGuide(guide, moveBy(by))
+}
+
+export function handlesOf(guide: Guide): readonly Handle[] {
+  return toolsFor(guide).handles(guide)
+}
+
+/** A tenth of a millimetre: as fine as a hand can mean it. */
+const tenths = (value: number): number => Math.round(value * 10) / 10
+
+/** One handle taken to a place; a handle of the whole guide moves all of it. */
+export function moveHandle(guide: Guide, handle: Handle, to: Point): Guide {
+  const reshaped = toolsFor(guide).reshape(guide, handle.id, { x: tenths(to.x), y: tenths(to.y) })
+  return reshaped ?? moveGuide(guide, { x: tenths(to.x - handle.at.x), y: tenths(to.y - handle.at.y) })
+}
+
+/** Empty for a guide that is nothing but its path or its places. */
+export function sizesOf(guide: Guide): readonly GuideSize[] {
+  return toolsFor(guide).sizes(guide)
+}
+
+/** The guide with one of its sizes set, kept within its window; the same guide for a size it does not have. */
+export function withSize(guide: Guide, id: string, wanted: number): Guide {
+  const size = sizesOf(guide).find((one) => one.id === id)
+  if (!size || !Number.isFinite(wanted)) return guide
+  const within = Math.min(size.max, Math.max(size.min, wanted))
+  return toolsFor(guide).withSize(guide, id, size.kind === 'count' ? Math.round(within) : within)
+}
+
+/** The parts of a guide that can be worked by themselves and are there. */
+export function partsOf(guide: Guide): readonly GuidePart[] {
+  return toolsFor(guide).parts.filter((part) => partOfGuide(guide, part).ok)
+}
+
+export function partOfGuide(guide: Guide, part: GuidePart): Result<Guide> {
+  return toolsFor(guide).part(guide, part)
+}
+
+/** The kinds of guide in a stitch document's list that this kind may serve as. */
+export function guideServes(kinds: readonly string[], kind: GuideKind): boolean {
+  return kinds.includes(kind) || (kind === 'spot' && kinds.includes('spots')) || (kind === 'spots' && kinds.includes('spot'))
+}
+
+/** A practice guide for a document that names none, by the first kind of guide that it is worked on. */
+export function practiceFor(document: { readonly guide: readonly string[] }): PracticeGuide {
+  const kind = GUIDE_KINDS.find((one) => one === document.guide[0]) ?? 'line'
+  return PRACTICE[GUIDES[kind].practice].usual
+}
+
+/** Centred on x, its middle at y; sizes shrink to `mostMm` where the clear area is narrower. */
+export function practiceGuide(practice: PracticeGuide | undefined, centreX: number, y: number, mostMm: number): Guide {
+  const wanted = practice ?? PRACTICE.line.usual
+  return practiceTools(wanted).lay(wanted, { x: centreX, y }, mostMm)
+}
+
+/** Room above and below the middle of a practice guide, mm. */
+export function practiceHalfHeight(practice: PracticeGuide | undefined): number {
+  const wanted = practice ?? PRACTICE.line.usual
+  return practiceTools(wanted).halfHeightMm(wanted)
+}
+
+/** As much of a practice guide as shows the stitch in a small picture. */
+export function shortenedPractice(practice: PracticeGuide): PracticeGuide {
+  return practiceTools(practice).shortened(practice)
+}
+
+/** What is drawn on the cloth before stitching, mm; a spot or a pin takes as long as a centimetre of line. */
+export function lengthToDraw(guide: ReadGuide): number {
+  switch (guide.kind) {
+    case 'line':
+      return guide.path.length
+    case 'shape':
+      return guide.outline.length
+    case 'spots':
+      return 10 * guide.at.length
+    case 'grid':
+      return (guide.rows + 1) * guide.columns * guide.cellMm + (guide.columns + 1) * guide.rows * guide.cellMm
+    case 'pins':
+      return 10 * (guide.pins.length + 1)
+  }
+}

@@ -1,0 +1,78 @@
+/** A closed shape, with the directions its stitches lie in, a vein, and holes that stay free. */
+import { error, failure, type Result, success } from '../../base/index.ts'
+import { areaOf, boxOf, isInRegion, type MeasuredPath, parsePath, type Point } from '../../geometry/index.ts'
+import { carryPath, noSuchPart } from '../carry.ts'
+import type { GuideTools, PracticeTools } from '../guide-tools.ts'
+import { hundredths } from '../hundredths.ts'
+import type { GuideOf, GuidePart, ReadGuide } from '../types.ts'
+
+export const shape: GuideTools<'shape'> = {
+  word: 'a shape',
+  read: readShape,
+  transform: (guide, matrix) => ({
+    ...guide,
+    path: carryPath(guide.path, matrix),
+    ...(guide.directions ? { directions: guide.directions.map((data) => carryPath(data, matrix)) } : {}),
+    ...(guide.vein === undefined ? {} : { vein: carryPath(guide.vein, matrix) }),
+    ...(guide.holes ? { holes: guide.holes.map((data) => carryPath(data, matrix)) } : {}),
+  }),
+  handles: (guide) => {
+    const path = parsePath(guide.path)
+    const box = path.ok ? boxOf(path.value.points) : null
+    return box ? [{ id: 'whole', name: 'the whole shape', at: { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 } }] : []
+  },
+  reshape: () => null,
+  sizes: () => [],
+  withSize: (guide) => guide,
+  parts: ['outline', 'vein'],
+  part: (guide, part) => {
+    if (part === 'outline') return success({ kind: 'line', path: guide.path })
+    if (part === 'vein' && guide.vein !== undefined) return success({ kind: 'line', path: guide.vein })
+    const parts: readonly GuidePart[] = guide.vein === undefined ? ['outline'] : shape.parts
+    return noSuchPart('this shape', part, parts)
+  },
+  practice: 'shape',
+}
+
+function readShape(guide: GuideOf<'shape'>): Result<ReadGuide> {
+  const outline = parsePath(guide.path)
+  if (!outline.ok) return outline
+  if (!outline.value.closed) return failure(error('guide.open-shape', ['path'], 'This outline is not closed. End its path with Z.'))
+  const areaMm2 = areaOf(outline.value.points)
+  if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], `This shape holds ${areaMm2.toFixed(2)} mm\u00b2. Draw it at least 1 mm\u00b2 large.`))
+  const holes: (readonly Point[])[] = []
+  for (const [index, data] of (guide.holes ?? []).entries()) {
+    const hole = parsePath(data)
+    if (!hole.ok) return hole
+    const inside = hole.value.points.every((at) => isInRegion([outline.value.points], at))
+    if (!hole.value.closed || !inside)
+      return failure(error('guide.hole', ['holes', index], `Hole ${index + 1} must be closed (end its path with Z) and lie inside the outline.`))
+    holes.push(hole.value.points)
+  }
+  const region = [outline.value.points, ...holes]
+  const workedMm2 = areaMm2 - holes.reduce((total, hole) => total + areaOf(hole), 0)
+  const directions: MeasuredPath[] = []
+  for (const data of guide.directions ?? []) {
+    const direction = parsePath(data)
+    if (!direction.ok) return direction
+    directions.push(direction.value)
+  }
+  if (guide.vein === undefined) return success({ kind: 'shape', outline: outline.value, region, directions, areaMm2: workedMm2 })
+  const vein = parsePath(guide.vein)
+  return vein.ok ? success({ kind: 'shape', outline: outline.value, region, directions, vein: vein.value, areaMm2: workedMm2 }) : vein
+}
+
+export const shapePractice: PracticeTools<'shape'> = {
+  usual: { kind: 'shape', widthMm: 18, heightMm: 7 },
+  lay: ({ widthMm, heightMm, outline }, { x, y }, mostMm) => {
+    const [w, h] = [Math.min(widthMm, mostMm) / 2, heightMm / 2]
+    const [left, right, top, bottom] = [x - w, x + w, y - h, y + h].map(hundredths)
+    const path =
+      outline === 'rectangle'
+        ? `M ${left} ${top} L ${right} ${top} L ${right} ${bottom} L ${left} ${bottom} Z`
+        : `M ${left} ${hundredths(y)} A ${hundredths(w)} ${hundredths(h)} 0 0 1 ${right} ${hundredths(y)} A ${hundredths(w)} ${hundredths(h)} 0 0 1 ${left} ${hundredths(y)} Z`
+    return { kind: 'shape', path }
+  },
+  halfHeightMm: ({ heightMm }) => heightMm / 2,
+  shortened: (wanted) => wanted,
+}

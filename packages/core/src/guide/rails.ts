@@ -1,0 +1,61 @@
+/**
+ * A band by its two rails. Its middle line runs half way between places of equal share; its width is measured
+ * square to that line, to each rail. mm.
+ */
+import { error, failure, type Result, success } from '../base/index.ts'
+import { chordsOfRegion, dot, leftOf, lerp, type MeasuredPath, measurePath, placeAt, type Point, step, thinPath } from '../geometry/index.ts'
+import { NARROWEST_BAND_MM } from './limits.ts'
+import type { GuideWidth, ReadGuide } from './types.ts'
+
+/** Places on each rail between which the middle is taken. */
+const RAIL_STEPS = 80
+
+export function middleOfRails(left: MeasuredPath, right: MeasuredPath): MeasuredPath | null {
+  const at = (path: MeasuredPath, index: number): Point => placeAt(path, (path.length * index) / RAIL_STEPS, true).at
+  const closed = left.closed && right.closed
+  const middles = Array.from({ length: RAIL_STEPS + 1 }, (_, index) => lerp(at(left, index), at(right, index), 0.5))
+  return measurePath(middles, closed)
+}
+
+export function bandBetweenRails(left: MeasuredPath, right: MeasuredPath): Result<ReadGuide> {
+  const middle = middleOfRails(left, right)
+  const apart = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((share) => gapAt(left, right, share)))
+  if (!middle || apart < NARROWEST_BAND_MM) return failure(error('guide.rails', ['rails'], 'The two rails of this band lie on each other. Draw them apart.'))
+  return success({ kind: 'line', path: middle, width: { kind: 'outline', points: [...left.points, ...[...right.points].reverse()] } })
+}
+
+function gapAt(left: MeasuredPath, right: MeasuredPath, share: number): number {
+  const [a, b] = [placeAt(left, left.length * share, true).at, placeAt(right, right.length * share, true).at]
+  return Math.hypot(a.x - b.x, a.y - b.y)
+}
+
+/** The line that runs so far to the left of a path (negative: to the right); null where it shrinks to nothing. */
+export function railBeside(path: MeasuredPath, by: number): MeasuredPath | null {
+  const thin = thinPath(path, 0.2)
+  const points = thin.starts.flatMap((start) => {
+    const leaving = placeAt(path, start)
+    const arriving = placeAt(path, start, true)
+    const away = (direction: Point): Point => step(leaving.at, leftOf(direction), by)
+    const corner = path.corners.some((place) => Math.abs(place - start) < 1e-9)
+    return corner ? [away(arriving.direction), away(leaving.direction)] : [away(leaving.direction)]
+  })
+  const rail = measurePath(points, path.closed)
+  return rail && rail.length >= NARROWEST_BAND_MM ? rail : null
+}
+
+/** The reach of a guide to the left and right at a place along it, mm. */
+export function widthsAt(
+  width: GuideWidth | undefined,
+  place: { readonly at: Point; readonly direction: Point },
+): { readonly left: number; readonly right: number } {
+  if (width === undefined) return { left: 0, right: 0 }
+  if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
+  const chords = chordsOfRegion([width.points], place.direction, dot(place.at, place.direction))
+  const side = leftOf(place.direction)
+  const here = dot(place.at, side)
+  for (const { a, b } of chords) {
+    const [left, right] = [dot(a, side) - here, here - dot(b, side)]
+    if (left >= -0.01 && right >= -0.01) return { left: Math.max(0, left), right: Math.max(0, right) }
+  }
+  return { left: 0, right: 0 }
+}
