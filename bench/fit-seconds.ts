@@ -7,7 +7,7 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { SECONDS } from '@lemmata/core/measure'
 import type { Guide } from '@lemmata/core/guide'
-import { newSampler, type Level } from '@lemmata/core/sampler'
+import { layAlone, newSampler, type Level } from '@lemmata/core/sampler'
 import { type Motion, MOTIONS } from '@lemmata/core/work'
 
 const LEVELS: readonly Level[] = ['beginner', 'improver', 'experienced']
@@ -92,10 +92,10 @@ const HOLD = 0.01
 
 const around = surroundingsOf(newSampler('Fit'))
 const rows = RECKONED.map(({ stitch, guide, parameters, seconds }) => {
-  const result = workExercise({ id: stitch, name: stitch, stitch, guide, parameters, strands: 2 }, around)
+  const result = workExercise(layAlone({ id: stitch, name: stitch, stitch, parameters, materials: { main: { strands: 2 } } }, guide), around)
   if (!result.ok) throw new Error(result.problems[0]?.message)
-  const { motions, fitted } = result.value.worked
-  return { stitch, seconds, counts: MOTIONS.map((motion) => (motions[motion] ?? 0) / fitted.count) }
+  const { motions, stitches } = result.value
+  return { stitch, seconds, counts: MOTIONS.map((motion) => (motions[motion] ?? 0) / stitches) }
 })
 
 const fitted: Record<string, Record<string, number>> = {}

@@ -2,14 +2,21 @@
 import type { Guide } from '@lemmata/core/guide'
 import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
 
+type OnOneGuide = Omit<Exercise, 'on'> & { readonly guide: Guide }
+
 export function largeSampler(): Sampler {
-  return { ...newSampler('Large'), exercises: Array.from({ length: 40 }, (_, index) => exercise(index)) }
+  const all = Array.from({ length: 40 }, (_, index) => exercise(index))
+  return {
+    ...newSampler('Large'),
+    drawing: { guides: all.map(({ id, guide }) => ({ id: `g-${id}`, guide })), groups: [] },
+    exercises: all.map(({ guide: _drawn, ...rest }) => ({ ...rest, on: [{ guide: `g-${rest.id}` }] })),
+  }
 }
 
-function exercise(index: number): Exercise {
+function exercise(index: number): OnOneGuide {
   const id = `e${index}`
   const y = index * 8
-  const common = { id, name: `Exercise ${index}`, strands: 2 }
+  const common = { id, name: `Exercise ${index}`, materials: { main: { strands: 2 } } }
   switch (index % 8) {
     case 0:
       return { ...common, stitch: 'running-stitch', guide: line(`M 0 ${y} L 2200 ${y}`), parameters: { L: 2.2, G: 2.2 } }

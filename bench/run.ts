@@ -4,11 +4,11 @@
  * same run: writing the same coordinates in a bare loop. Figures are medians of several rounds; quote the
  * ratios, not the milliseconds.
  */
-import { rememberWork, workExercise, workSampler } from '@lemmata/core/exercise'
+import { roleThreads, workExercise, workSampler } from '@lemmata/core/exercise'
 import { drawSampler, drawStep, lookOf, writeSvg } from '@lemmata/core/drawing'
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { surroundingsOf } from '@lemmata/core/assign'
-import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
+import { applyOperation, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { largeSampler } from './large-sampler.ts'
@@ -27,19 +27,18 @@ function time(what: () => unknown): number {
 }
 
 const sampler = largeSampler()
-const worked = [...workSampler(sampler).values()].flatMap((result) => (result.ok ? [result.value] : []))
-const stitches = worked.reduce((total, one) => total + one.worked.fitted.count, 0)
-const points = worked.reduce((total, one) => total + one.worked.segments.reduce((sum, segment) => sum + segment.points.length, 0), 0)
+const worked = workSampler(sampler).done
+const stitches = worked.reduce((total, one) => total + one.stitches, 0)
+const segments = worked.flatMap((one) => one.pieces.flatMap((piece) => piece.worked.segments))
+const points = segments.reduce((sum, segment) => sum + segment.points.length, 0)
 
 /** The least that any program would do: make as many points with three coordinates, in lists of the same lengths. */
 function bareLoop(): unknown {
   const lists: { x: number; y: number; z: number }[][] = []
-  for (const one of worked) {
-    for (const segment of one.worked.segments) {
-      const list: { x: number; y: number; z: number }[] = []
-      for (let index = 0; index < segment.points.length; index += 1) list.push({ x: index * 0.1, y: index * 0.2, z: 0 })
-      lists.push(list)
-    }
+  for (const segment of segments) {
+    const list: { x: number; y: number; z: number }[] = []
+    for (let index = 0; index < segment.points.length; index += 1) list.push({ x: index * 0.1, y: index * 0.2, z: 0 })
+    lists.push(list)
   }
   return lists
 }
@@ -47,16 +46,20 @@ function bareLoop(): unknown {
 bareLoop()
 const yardstick = median(() => time(bareLoop))
 const whole = median(() => time(() => workSampler(sampler)))
-const remember = rememberWork()
-workSampler(sampler, remember)
 let turn = 0
+// One edit as the page takes it: applied by the reducer, laid again, and only what is no longer the same worked.
 const edit = median(() => {
   turn += 1
-  const edited = nudge(sampler, turn)
-  return time(() => workSampler(edited, remember))
+  return time(() => {
+    const edited = applyOperation(sampler, { kind: 'set-parameters', id: 'e1', set: { L: 2.5 + turn / 1000 } })
+    if (!edited.ok) throw new Error(edited.problems[0]?.message)
+    const before = new Set(layExercises(sampler))
+    const around = surroundingsOf(edited.value)
+    return layExercises(edited.value).map((laid) => (before.has(laid) || !laid.ok ? null : workExercise(laid.value, around)))
+  })
 })
-const one = sampler.exercises[2] as Exercise
-const drag = median(() => time(() => workExercise({ ...one }, surroundingsOf(sampler))))
+const curved = layExercises(sampler)[2]
+const drag = median(() => time(() => (curved?.ok ? workExercise({ ...curved.value }, surroundingsOf(sampler)) : null)))
 const draw = median(() => time(() => drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'edged' })))
 const svg = median(() => time(() => writeSvg(drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'body' }))))
 
@@ -64,7 +67,7 @@ const svg = median(() => time(() => writeSvg(drawSampler(sampler, worked, { side
 const around = surroundingsOf(newSampler('Library'))
 const swatches = LIBRARY.map((document) => ({
   document,
-  exercise: { id: document.id, name: document.name, stitch: document.id, guide: practiceGuide(document.practice ?? practiceFor(document), 40, 20, 60) },
+  exercise: layAlone({ id: document.id, name: document.name, stitch: document.id }, practiceGuide(document.practice ?? practiceFor(document), 40, 20, 60)),
 }))
 const wall = median(() => time(() => swatches.map(({ exercise }) => workExercise(exercise, around))))
 const hands = swatches
@@ -72,9 +75,10 @@ const hands = swatches
     const result = workExercise(exercise, around)
     if (!result.ok) return []
     const { parameters, materials, document: whole } = result.value.assigned
-    const work = (): unknown => demonstrate({ document: whole, parameters, materials, hand: 'right' })
+    const asked = { document: whole, parameters, materials, threads: roleThreads(result.value.assigned), hand: 'right' } as const
+    const work = (): unknown => demonstrate(asked)
     const shown = (): unknown => {
-      const demonstration = demonstrate({ document: whole, parameters, materials, hand: 'right' })
+      const demonstration = demonstrate(asked)
       const step = demonstration.ok ? demonstration.value.steps.at(-1) : undefined
       if (!demonstration.ok || !step) return null
       const look = lookOf(result.value.assigned)
@@ -100,13 +104,4 @@ row(`the same at its slowest (${slowestHand?.id ?? ''})`, slowestHand?.ms ?? 0)
 
 function row(name: string, ms: number): void {
   process.stdout.write(`${name.padEnd(48)} ${ms.toFixed(2).padStart(9)} ms   ${(ms / yardstick).toFixed(2).padStart(8)} x yardstick\n`)
-}
-
-function nudge(before: Sampler, by: number): Sampler {
-  return {
-    ...before,
-    exercises: before.exercises.map((exercise, index) =>
-      index === 1 ? { ...exercise, parameters: { ...exercise.parameters, L: 2.5 + by / 1000 } } : exercise,
-    ),
-  }
 }

@@ -1,16 +1,18 @@
 /** The commands: each takes checked JSON and gives JSON, SVG or PDF. */
-import { assignMaterials, surroundingsOf } from '@lemmata/core/assign'
+import { type AssignedThread, assignMaterials, surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, hasErrors, type Problem, type Result, success } from '@lemmata/core/base'
+import type { Learner } from '@lemmata/core/classes'
 import { drawSampler, writeSvg } from '@lemmata/core/drawing'
-import { type WorkedExercise, workExercise, workSampler } from '@lemmata/core/exercise'
+import { roleThreads, underExercise, type WorkedExercise, type WorkedPiece, workExercise, workSampler } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { nameNeedle } from '@lemmata/core/materials'
+import type { ThreadUse } from '@lemmata/core/measure'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { type BrokenRule, brokenRules, costOf, courseOf, courseSettings, describePlan, findOrder, motionsOf, planOf, restsOn } from '@lemmata/core/order'
-import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { demonstrate } from '@lemmata/core/steps'
+import { type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
+import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { problemsOf, readSampler, readStitch, sheetRequest } from '@lemmata/contract'
+import { problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 
 export interface Answer {
   readonly output: unknown
@@ -23,98 +25,104 @@ export interface Command {
   readonly run: (given: unknown, options: Readonly<Record<string, string>>) => Promise<Result<Answer>> | Result<Answer>
 }
 
-const underExercise = (index: number, problems: readonly Problem[]): Problem[] =>
-  problems.map((problem) => ({ ...problem, path: ['exercises', index, ...problem.path] }))
-
 function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
-  const results = workSampler(sampler.value)
-  const problems: Problem[] = []
-  const exercises: Record<string, unknown> = {}
-  for (const [index, exercise] of sampler.value.exercises.entries()) {
-    const result = results.get(exercise.id)
-    if (!result) continue
-    problems.push(...underExercise(index, result.ok ? result.value.problems : result.problems))
-    exercises[exercise.id] = result.ok ? describe(result.value) : { problems: result.problems }
-  }
+  const { results, problems } = workSampler(sampler.value)
+  const exercises = Object.fromEntries([...results].map(([id, result]) => [id, result.ok ? describe(result.value) : { problems: result.problems }]))
   return success({ output: { exercises }, wrong: hasErrors(problems) }, problems)
 }
 
+const lengthsOf = ({ front, back, through, loops, wraps, slack, tails, total }: ThreadUse) => ({ front, back, through, loops, wraps, slack, tails, total })
+
 /** The worked exercise in the names of the command line. */
 function describe(done: WorkedExercise): unknown {
-  const { worked, thread, minutes, difficulty } = done
-  const { count, pitchMm, lengthMm, legs } = worked.fitted
+  const { pieces, minutes, difficulty } = done
+  const [first] = pieces
   return {
-    fitted: { count, pitchMm, lengthMm, legs },
-    holes: worked.holes.map(({ x, y, move }) => ({ x, y, move })),
-    segments: worked.segments.map((segment) => ({
-      side: segment.side,
-      thread: segment.thread,
-      kind: segment.kind,
-      points: segment.points.map(({ x, y }) => [x, y]),
-      over: segment.order,
-      ...(segment.label === null ? {} : { label: segment.label }),
+    fitted: fittedOf(first),
+    pieces: pieces.map((piece) => ({ id: piece.id, fitted: fittedOf(piece), coverage: piece.coverage, deviationMm: piece.deviationMm })),
+    holes: pieces.flatMap((piece) => piece.worked.holes.map(({ x, y, move }) => ({ x, y, move, piece: piece.id }))),
+    segments: pieces.flatMap((piece) =>
+      piece.worked.segments.map((segment) => ({
+        piece: piece.id,
+        side: segment.side,
+        thread: segment.thread,
+        kind: segment.kind,
+        points: segment.points.map(({ x, y }) => [x, y]),
+        over: segment.order,
+        ...(segment.label === null ? {} : { label: segment.label }),
+        ...(segment.row === null ? {} : { row: segment.row }),
+      })),
+    ),
+    marks: pieces.flatMap((piece) => piece.marks),
+    counts: { stitches: done.stitches, holes: pieces.reduce((total, piece) => total + piece.worked.holes.length, 0), motions: done.motions },
+    threads: done.threads.map((used) => ({
+      role: used.role,
+      thread: used.thread.id,
+      strands: used.strands,
+      widthMm: used.bundle.lineWidthMm,
+      needle: needleOf(used.needle),
+      needlefuls: used.use.needlefuls,
+      threadMm: lengthsOf(used.use),
     })),
-    marks: done.marks,
-    counts: { stitches: count, holes: worked.holes.length, motions: worked.motions },
-    threadMm: {
-      front: thread.front,
-      back: thread.back,
-      through: thread.through,
-      loops: thread.loops,
-      wraps: thread.wraps,
-      slack: thread.slack,
-      tails: thread.tails,
-      total: thread.total,
-    },
-    needlefuls: thread.needlefuls,
+    threadMm: lengthsOf(done.thread),
+    needlefuls: done.thread.needlefuls,
     widthMm: done.widthMm,
     coverage: done.coverage,
     minutes: minutes.total,
     difficulty,
-    deviationMm: done.deviationMm,
-    thread: done.assigned.thread.value.id,
-    strands: { value: done.assigned.strands.value, chosen: done.assigned.strands.chosen, reason: done.assigned.strands.reason },
-    needle: {
-      kind: done.assigned.needle.value.family.id,
-      size: done.assigned.needle.value.size,
-      chosen: done.assigned.needle.chosen,
-      reason: done.assigned.needle.reason,
-    },
     problems: done.problems,
   }
+}
+
+function fittedOf({ worked: { fitted } }: WorkedPiece): unknown {
+  const { count, pitchMm, lengthMm, legs } = fitted
+  return { count, pitchMm, lengthMm, legs }
+}
+
+function needleOf({ value, chosen, reason }: AssignedThread['needle']): unknown {
+  return { kind: value.family.id, size: value.size, chosen, reason }
 }
 
 function fit(given: unknown): Result<Answer> {
   const sampler = readSampler(asExercise(given))
   if (!sampler.ok) return sampler
+  const around = surroundingsOf(sampler.value)
   const exercises: Record<string, unknown> = {}
   const problems: Problem[] = []
-  for (const [index, exercise] of sampler.value.exercises.entries()) {
-    const assigned = assignMaterials(exercise, surroundingsOf(sampler.value))
-    problems.push(...underExercise(index, assigned.ok ? assigned.value.problems : assigned.problems))
+  for (const [index, laid] of layExercises(sampler.value).entries()) {
+    const exercise = sampler.value.exercises[index] as Exercise
+    const assigned = laid.ok ? assignMaterials(exercise, laid.value.pieces[0].guide.kind, around) : laid
+    problems.push(...underExercise(index, exercise, assigned.ok ? assigned.value.problems : assigned.problems))
     if (!assigned.ok) continue
-    const { bundle, needles, parameters, strands } = assigned.value
+    const { main, threads, parameters } = assigned.value
     const lengths = [...parameters.values()].filter((parameter) => parameter.kind === 'length')
     exercises[exercise.id] = {
-      bundleMm: bundle.diameterMm,
-      lineWidthMm: bundle.lineWidthMm,
-      flatWidthMm: bundle.flatWidthMm,
-      strands: { value: strands.value, chosen: strands.chosen, reason: strands.reason },
+      ...fitOfThread(main),
       stitchLengthMm: lengths[0] ? { min: lengths[0].min, usual: lengths[0].usual, max: lengths[0].max } : null,
-      needles: needles.map(({ needle, verdict, reason }) => ({
-        kind: needle.family.id,
-        size: needle.size,
-        name: nameNeedle(needle),
-        shaftMm: needle.shaftMm,
-        verdict,
-        reason,
-      })),
+      threads: threads.map((thread) => ({ role: thread.role, thread: thread.thread.value.id, ...fitOfThread(thread) })),
     }
   }
   const keys = Object.keys(exercises)
   return success({ output: isBare(given) && keys[0] !== undefined ? exercises[keys[0]] : { exercises }, wrong: hasErrors(problems) }, problems)
+}
+
+function fitOfThread({ bundle, strands, needles }: AssignedThread) {
+  return {
+    bundleMm: bundle.diameterMm,
+    lineWidthMm: bundle.lineWidthMm,
+    flatWidthMm: bundle.flatWidthMm,
+    strands,
+    needles: needles.map(({ needle, verdict, reason }) => ({
+      kind: needle.family.id,
+      size: needle.size,
+      name: nameNeedle(needle),
+      shaftMm: needle.shaftMm,
+      verdict,
+      reason,
+    })),
+  }
 }
 
 interface BareFit {
@@ -146,7 +154,7 @@ function asExercise(given: unknown): unknown {
 function svg(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
-  const { done, problems } = workAll(sampler.value)
+  const { done, problems } = workSampler(sampler.value)
   return success(
     { output: writeSvg(drawSampler(sampler.value, done, { side: 'front', worked: true, marks: true, detail: 'edged' })), wrong: hasErrors(problems) },
     problems,
@@ -154,35 +162,43 @@ function svg(given: unknown): Result<Answer> {
 }
 
 async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
-  const sampler = readSampler(given)
-  if (!sampler.ok) return sampler
-  const wanted = sheetRequest.safeParse({ page: options.page, hand: options.hand, lesson: options.lesson, version: options.version })
+  const file = readSamplerFile(given)
+  if (!file.ok) return file
+  const wanted = sheetRequest.pick({ page: true, hand: true, lesson: true }).safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', [], 'Say where the PDF goes: --out sheet.pdf'))
+  const learner = learnerFor(file.value, options)
+  if (!learner.ok) return learner
   // Loaded when needed: the other commands start in half the time without it.
   const { printSampler } = await import('@lemmata/print')
-  const printed = await printSampler({ sampler: sampler.value, ...wanted.data, made: new Date() })
+  const printed = await printSampler({ sampler: file.value.sampler, ...wanted.data, ...(learner.value ? { learner: learner.value } : {}), made: new Date() })
   return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
 }
 
-function workAll(sampler: Sampler): { done: WorkedExercise[]; problems: Problem[] } {
-  const done: WorkedExercise[] = []
-  const problems: Problem[] = []
-  const results = workSampler(sampler)
-  for (const [index, exercise] of sampler.exercises.entries()) {
-    const result = results.get(exercise.id)
-    if (!result) continue
-    if (result.ok) done.push(result.value)
-    problems.push(...underExercise(index, result.ok ? result.value.problems : result.problems))
+/** One of the class's learners; an old sampler's file may still hold its own. */
+function learnerFor(file: SamplerFile, options: Readonly<Record<string, string>>): Result<Learner | null> {
+  if (options.learner === undefined) return success(null)
+  let { learners } = file
+  if (options.classText !== undefined) {
+    const json = readJson(options.classText)
+    const read = json.ok ? readClass(json.value) : json
+    if (!read.ok) return read
+    learners = read.value.learners
   }
-  return { done, problems }
+  const found = learners.find((one) => one.id === options.learner)
+  const known = learners.map((one) => one.id).join(', ')
+  return found
+    ? success(found)
+    : failure(
+        error('cli.no-learner', [], `There is no learner "${options.learner}". ${known === '' ? 'Give her class with --class FILE.' : `There are ${known}.`}`),
+      )
 }
 
 /** The stitch on its own practice guide: what the library and the checks show of it. */
 function tryOut(document: StitchDocument): Result<WorkedExercise> {
   const plain = newSampler('Try-out')
-  const exercise = { id: 'e1', name: document.name, stitch: document.id, guide: practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160) }
-  return workExercise(exercise, { ...surroundingsOf(plain), stitches: [document] })
+  const guide = practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160)
+  return workExercise(layAlone({ id: 'e1', name: document.name, stitch: document.id }, guide), { ...surroundingsOf(plain), stitches: [document] })
 }
 
 function stitches(): Result<Answer> {
@@ -200,6 +216,7 @@ function stitches(): Result<Answer> {
     restsOn: rests.get(document.id)?.map((one) => one.on) ?? [],
     motions: done.ok ? motionsOf(done.value) : [],
     difficulty: done.ok ? done.value.difficulty.score : null,
+    threads: done.ok ? done.value.assigned.threads.map((one) => one.role) : [],
   }))
   return success({ output, wrong: false })
 }
@@ -210,9 +227,15 @@ function stitch(given: unknown): Result<Answer> {
   const done = tryOut(read.value)
   if (!done.ok) return done
   const { assigned, difficulty } = done.value
-  const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })
+  const shown = demonstrate({
+    document: assigned.document,
+    parameters: assigned.parameters,
+    materials: assigned.materials,
+    threads: roleThreads(assigned),
+    hand: 'right',
+  })
   if (!shown.ok) return shown
-  const steps = shown.value.steps.map((step) => ({ number: step.number, move: step.move, hole: step.hole, sentence: step.sentence }))
+  const steps = shown.value.steps.map((step) => ({ number: step.number, move: step.move, hole: step.hole, sentence: stepSentence(step, assigned) }))
   return success(
     {
       output: {
@@ -233,7 +256,7 @@ function stitch(given: unknown): Result<Answer> {
 function order(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
-  const { done, problems } = workAll(sampler.value)
+  const { done, problems } = workSampler(sampler.value)
   const course = courseOf(done)
   const settings = courseSettings(sampler.value)
   const found = findOrder(course, settings)

@@ -34,7 +34,7 @@ describe('lemmata', () => {
     expect(status).toBe(0)
     const done = JSON.parse(out).exercises.e1
     expect(done.fitted.count).toBe(33)
-    expect(done.holes[0]).toEqual({ x: expect.closeTo(100 / 33, 9), y: 0, move: 'up' })
+    expect(done.holes[0]).toEqual({ x: expect.closeTo(100 / 33, 9), y: 0, move: 'up', piece: 'g1/0' })
     const { total, ...parts } = done.threadMm as Record<string, number>
     expect(Object.values(parts).reduce((a, b) => a + b, 0)).toBeCloseTo(total as number, 6)
     expect(Object.keys(done)).toEqual(
@@ -49,7 +49,7 @@ describe('lemmata', () => {
   })
 
   it.each([
-    [one({ stitch: 'no-such', guide: { kind: 'line', path: 'M 0 0 L 9 0' } }), /exercises\[0\]\.stitch: There is no stitch called "no-such"/],
+    [one({ stitch: 'no-such', guide: { kind: 'line', path: 'M 0 0 L 9 0' } }), /exercises\[0\]\.stitch: Exercise: There is no stitch called "no-such"/],
     [one({ stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L NaN 0' } }), /cannot be read/],
     [one({ stitch: 'back-stitch', guide: { kind: 'heap' } }), /exercises\[0\]\.guide/],
     [{ format: 'lemmata-sampler' }, /exercises/],

@@ -12,7 +12,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
   svg FILE        the sampler as SVG in millimetres
-  sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID] [--version ID]
+  sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
+                  [--class FILE --learner ID]: as one learner of the class works it
 
 FILE is a sampler, or a file that holds a single exercise; - is standard input.
 `
@@ -46,7 +47,12 @@ export async function run(args: readonly string[]): Promise<number> {
     if (!json.ok) return report(json.problems)
     given = json.value
   }
-  const answer = await command.run(given, call.options)
+  const classText = call.options.class === undefined ? undefined : readInput(call.options.class)
+  if (classText === null) {
+    process.stderr.write(`The file "${call.options.class}" cannot be read. Is its name right?\n`)
+    return 2
+  }
+  const answer = await command.run(given, { ...call.options, ...(classText === undefined ? {} : { classText }) })
   if (!answer.ok) return report(answer.problems)
   report(answer.problems)
   const { output } = answer.value
@@ -61,7 +67,7 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
-const OPTIONS = ['out', 'page', 'hand', 'lesson', 'version']
+const OPTIONS = ['out', 'page', 'hand', 'lesson', 'class', 'learner']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

@@ -1,7 +1,28 @@
 /** What crosses a border: documents, operations on them, requests and answers. */
-export { brief, cloth, exercise, guide, hoop, lesson, MOST_EXERCISES, needleChoice, sampler, thread, waysOfWorking } from './documents/sampler.ts'
+export { brief, waysOfWorking } from './documents/brief.ts'
+export { classDocument, learner, MOST_LEARNERS } from './documents/class.ts'
+export { exercise, needleChoice } from './documents/exercise.ts'
+export { drawnGuide, guide } from './documents/guide.ts'
+export { cloth, hoop, lesson, MOST_EXERCISES, MOST_GUIDES, sampler, thread } from './documents/sampler.ts'
 export { stitchDocument } from './documents/stitch.ts'
-export { MOST_CHARACTERS, pathInWords, problemsOf, readJson, readSampler, readStitch } from './documents/read.ts'
-export { applyOperations, operation } from './operations/operations.ts'
-export { changePassword, makeAccount, makeSampler, sendOperations, sheetRequest, signIn } from './api/api.ts'
-export type { ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, SheetRequest, StaleAnswer, TeacherAnswer } from './api/api.ts'
+export { MOST_CHARACTERS, pathInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch } from './documents/read.ts'
+export type { SamplerFile } from './documents/read.ts'
+export { cutText, storageProblem } from './documents/storable.ts'
+export { applyClassOperations, applySamplerOperations } from './operations/apply.ts'
+export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
+export { classOperation } from './operations/class-operations.ts'
+export { operation } from './operations/sampler-operations.ts'
+export { changePassword, makeAccount, makeClass, makeSampler, sendClassOperations, sendOperations, sheetRequest, signIn } from './api/api.ts'
+export type {
+  ClassAnswer,
+  ClassSummary,
+  DocumentAnswer,
+  ErrorAnswer,
+  SamplerAnswer,
+  SamplerSummary,
+  SessionAnswer,
+  SheetRequest,
+  StaleAnswer,
+  TeacherAnswer,
+  WrittenAnswer,
+} from './api/api.ts'

@@ -1,6 +1,7 @@
 /** A sampler document to a PDF of its sheets: worked, laid out, written. */
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
-import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import type { Learner } from '@lemmata/core/classes'
+import { forLearner, workSampler } from '@lemmata/core/exercise'
 import type { Sampler } from '@lemmata/core/sampler'
 import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import { makeMeasure, writePdf } from './write-pdf.ts'
@@ -12,22 +13,14 @@ export interface PrintOrder {
   readonly hand?: 'right' | 'left' | undefined
   /** One lesson only. */
   readonly lesson?: string | undefined
-  /** A learner's version; without it the class's. */
-  readonly version?: string | undefined
+  /** The sheet as one learner works it; without her, the class's. */
+  readonly learner?: Learner | undefined
   readonly made: Date
 }
 
 export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array>> {
-  const version = order.version === undefined ? null : (order.sampler.learnerVersions?.find((one) => one.id === order.version) ?? null)
-  if (order.version !== undefined && !version)
-    return failure(
-      error(
-        'print.no-version',
-        ['learnerVersions'],
-        `There is no learner's version "${order.version}" in this sampler. It has ${(order.sampler.learnerVersions ?? []).map((one) => one.id).join(', ') || 'none'}.`,
-      ),
-    )
-  const { sampler, problems: passedOver } = version ? forLearner(order.sampler, version) : { sampler: order.sampler, problems: [] }
+  const { learner } = order
+  const { sampler, problems: passedOver } = learner ? forLearner(order.sampler, learner) : { sampler: order.sampler, problems: [] }
   const lesson = order.lesson === undefined ? null : (sampler.lessons.find((one) => one.id === order.lesson) ?? null)
   if (order.lesson !== undefined && !lesson)
     return failure(
@@ -37,22 +30,9 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
         `There is no lesson "${order.lesson}" in this sampler. It has ${sampler.lessons.map((one) => one.id).join(', ') || 'none'}.`,
       ),
     )
-  const wanted = sampler.exercises.filter((exercise) => !lesson || lesson.exercises.includes(exercise.id))
-  const results = workSampler({ ...sampler, exercises: wanted })
-  const exercises: WorkedExercise[] = []
-  const problems: Problem[] = [...passedOver]
-  for (const exercise of wanted) {
-    const result = results.get(exercise.id)
-    if (!result) continue
-    if (result.ok) exercises.push(result.value)
-    problems.push(
-      ...result.problems.map((problem) => ({
-        ...problem,
-        path: ['exercises', sampler.exercises.indexOf(exercise), ...problem.path],
-        message: `${exercise.name}: ${problem.message}`,
-      })),
-    )
-  }
+  const worked = workSampler(sampler, lesson ? new Set(lesson.exercises) : undefined)
+  const exercises = worked.done
+  const problems: Problem[] = [...passedOver, ...worked.problems]
   if (exercises.length === 0) {
     const first = problems.find((problem) => problem.severity === 'error')
     return failure(
@@ -60,9 +40,9 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
       ...problems.filter((problem) => problem !== first),
     )
   }
-  const title = sheetTitle(lesson, version)
-  const hand = order.hand ?? version?.hand ?? 'right'
+  const title = sheetTitle(lesson, learner)
+  const hand = order.hand ?? learner?.hand ?? 'right'
   const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure() })
-  const pdf = await writePdf(pages, { title: lesson || version ? `${sampler.name}: ${title}` : sampler.name, made: order.made })
+  const pdf = await writePdf(pages, { title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name, made: order.made })
   return success(pdf, problems)
 }

@@ -1,9 +1,12 @@
 /** Requests and answers between page and server. */
 import type { Problem } from '@lemmata/core/base'
-import type { Operation, Sampler } from '@lemmata/core/sampler'
+import type { ClassDocument } from '@lemmata/core/classes'
+import type { Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
-import { operation } from '../operations/operations.ts'
+import type { Refusal } from '../operations/apply.ts'
+import { classOperation } from '../operations/class-operations.ts'
+import { operation } from '../operations/sampler-operations.ts'
 
 export const email = z
   .string()
@@ -18,19 +21,29 @@ export const signIn = z.object({ email, password: z.string().min(1, 'type your p
 export const changePassword = z.object({ current: z.string().min(1, 'type your present password').max(200), next: password })
 export const makeSampler = z.union([z.object({ name: shortText }), z.object({ document: z.unknown() })])
 
-export const sentOperation = z.object({ id: z.uuid(), operation })
-export const sendOperations = z.object({ baseVersion: z.number().int().min(1), operations: z.array(sentOperation).min(1).max(500) })
-export interface SentOperation {
-  readonly id: string
-  readonly operation: Operation
-}
+/** A request of this many bytes or more is refused; the page sends no larger ones. */
+export const MOST_BODY_BYTES = 4_000_000
+
+const sentOperations = <One extends z.ZodType>(of: One) =>
+  z.object({
+    baseVersion: z.number().int().min(1),
+    operations: z
+      .array(z.object({ id: z.uuid(), operation: of }))
+      .min(1)
+      .max(500),
+  })
+export const sendOperations = sentOperations(operation)
+export const sendClassOperations = sentOperations(classOperation)
+export const makeClass = z.union([z.object({ name: shortText, sampler: z.uuid() }), z.object({ sampler: z.uuid(), document: z.unknown() })])
 
 export const sheetRequest = z.object({
   page: z.enum(['a4', 'letter']).default('a4'),
   /** Left out: the learner's own, else the right. */
   hand: z.enum(['right', 'left']).optional(),
   lesson: z.string().max(60).optional(),
-  version: z.string().max(60).optional(),
+  /** A class of this sampler and one of its learners: the sheet as she works it. */
+  class: z.uuid().optional(),
+  learner: z.string().max(60).optional(),
 })
 export type SheetRequest = z.infer<typeof sheetRequest>
 
@@ -55,12 +68,30 @@ export interface SamplerSummary {
   readonly version: number
 }
 
-export interface SamplerAnswer {
+/** A document that is changed by operations, with the version that they are based on. */
+export interface DocumentAnswer<Document> {
   readonly id: string
   readonly version: number
-  readonly document: Sampler
+  readonly document: Document
+}
+
+export interface SamplerAnswer extends DocumentAnswer<Sampler> {
   /** The version that the last printed sheet was made from. */
   readonly printedVersion: number | null
+}
+
+export type ClassAnswer = DocumentAnswer<ClassDocument>
+
+export interface ClassSummary {
+  readonly id: string
+  readonly name: string
+  readonly learners: number
+}
+
+/** What was sent has been written, but for what is named: each refused by itself, with its reasons. */
+export interface WrittenAnswer {
+  readonly version: number
+  readonly refused: readonly Refusal[]
 }
 
 export interface ErrorAnswer {
@@ -68,7 +99,7 @@ export interface ErrorAnswer {
 }
 
 /** 409: someone (perhaps another tab) was quicker. `applied` are the sent operations that are in already. */
-export interface StaleAnswer extends ErrorAnswer {
-  readonly current: SamplerAnswer
+export interface StaleAnswer<Answer = SamplerAnswer> extends ErrorAnswer {
+  readonly current: Answer
   readonly applied: readonly string[]
 }

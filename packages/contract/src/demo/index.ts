@@ -1,3 +1,3 @@
 /** Demo data, all of it invented. */
-export { sixThursdays } from './six-thursdays.ts'
-export { weatherDiary } from './weather-diary.ts'
+export { sixThursdays, thursdayClass } from './six-thursdays.ts'
+export { diaryClass, weatherDiary } from './weather-diary.ts'

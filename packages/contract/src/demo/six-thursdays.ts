@@ -1,10 +1,9 @@
 /** Demo sampler: six Thursdays of weather for beginners, in bands on calico. Learners and places are made up. */
-import type { Guide } from '@lemmata/core/guide'
-import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
+import type { ClassDocument } from '@lemmata/core/classes'
+import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { demoClass, demoSampler, line, type ShortExercise } from './short-form.ts'
 
-const line = (path: string): Guide => ({ kind: 'line', path })
-
-const exercises: readonly Exercise[] = [
+const exercises: readonly ShortExercise[] = [
   {
     id: 'e1',
     name: 'Steady rain',
@@ -107,7 +106,7 @@ export function sixThursdays(today: string): Sampler {
   const start = thursdayBefore(today, 3)
   const skipped = addDays(start, 21)
   const plain = newSampler('Six Thursdays')
-  return {
+  return demoSampler({
     ...plain,
     brief: {
       ...plain.brief,
@@ -138,7 +137,18 @@ export function sixThursdays(today: string): Sampler {
       { id: 'l5', title: 'Loops and lightning', exercises: ['e5'] },
       { id: 'l6', title: 'Hail and sun', exercises: ['e6', 'e7'] },
     ],
-  }
+  })
+}
+
+const LEARNERS = ['Aino', 'Bram', 'Cleo', 'Dunja', 'Eskil', 'Fenna', 'Gaia', 'Henrik', 'Ilse', 'Jorun']
+const LEFT_HANDED = ['Dunja', 'Henrik']
+
+/** Ten people, two of them left-handed. */
+export function thursdayClass(): ClassDocument {
+  return demoClass(
+    'Thursday evenings',
+    LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
+  )
 }
 
 function addDays(date: string, days: number): string {

@@ -1,10 +1,9 @@
 /** Demo sampler: weather round a barometer dial, for improvers, on linen-cotton in a large round hoop. */
-import type { Guide } from '@lemmata/core/guide'
-import { type Exercise, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
+import type { ClassDocument } from '@lemmata/core/classes'
+import { type DrawnGuide, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
+import { demoClass, demoSampler, line, type ShortExercise } from './short-form.ts'
 
-const line = (path: string): Guide => ({ kind: 'line', path })
-
-const exercises: readonly Exercise[] = [
+const exercises: readonly ShortExercise[] = [
   {
     id: 'w1',
     name: 'Rain',
@@ -120,11 +119,7 @@ const exercises: readonly Exercise[] = [
     id: 'w14',
     name: 'Cloud',
     stitch: 'long-and-short',
-    guide: {
-      kind: 'shape',
-      path: 'M 166 98 C 160 84 176 78 184 84 C 190 74 206 76 208 86 C 220 84 224 98 214 102 C 200 106 176 106 166 98 Z',
-      directions: ['M 190 78 L 190 104'],
-    },
+    on: [{ guide: 'cloud' }],
     thread: 'rain',
     strands: 1,
   },
@@ -132,7 +127,8 @@ const exercises: readonly Exercise[] = [
     id: 'w20',
     name: 'Silver edge',
     stitch: 'split-stitch',
-    guide: line('M 166 98 C 160 84 176 78 184 84 C 190 74 206 76 208 86 C 220 84 224 98 214 102 C 200 106 176 106 166 98 Z'),
+    // The cloud's own edge: one drawing, two exercises.
+    on: [{ guide: 'cloud', part: 'outline' }],
     parameters: { L: 3 },
     marks: 'guide-only',
     thread: 'frost',
@@ -166,6 +162,16 @@ const exercises: readonly Exercise[] = [
   },
 ]
 
+const cloud: DrawnGuide = {
+  id: 'cloud',
+  name: 'Cloud',
+  guide: {
+    kind: 'shape',
+    path: 'M 166 98 C 160 84 176 78 184 84 C 190 74 206 76 208 86 C 220 84 224 98 214 102 C 200 106 176 106 166 98 Z',
+    directions: ['M 190 78 L 190 104'],
+  },
+}
+
 const LESSONS: readonly Lesson[] = [
   { id: 'd1', title: 'Rain and the first isobar', exercises: ['w1', 'w3'] },
   { id: 'd2', title: 'The dial', exercises: ['w2', 'w4'] },
@@ -181,7 +187,7 @@ const LESSONS: readonly Lesson[] = [
 
 export function weatherDiary(): Sampler {
   const plain = newSampler('Weather Diary')
-  return {
+  return demoSampler({
     ...plain,
     brief: {
       ...plain.brief,
@@ -204,8 +210,17 @@ export function weatherDiary(): Sampler {
       { id: 'frost', kind: 'stranded-cotton', colour: { name: 'Hoar frost', hex: '#8FA9B5' } },
       { id: 'brass', kind: 'stranded-cotton', colour: { name: 'Brass', hex: '#9A7B3A' } },
     ],
-    exercises: LESSONS.flatMap((lesson) => lesson.exercises.map((id) => exercises.find((exercise) => exercise.id === id) as Exercise)),
+    drawing: { guides: [cloud], groups: [] },
+    exercises,
     lessons: LESSONS,
-    learnerVersions: [{ id: 'v1', name: 'Tove', hand: 'left', choices: { w1: { thread: 'slate' }, w5: { thread: 'frost', marks: 'every-nth' } } }],
-  }
+  })
+}
+
+/** Those who take it this year; Tove has chosen what was left to her. */
+export function diaryClass(): ClassDocument {
+  return demoClass('Tuesday mornings', [
+    { id: 'p1', name: 'Tove', hand: 'left', choices: { w1: { thread: 'slate' }, w5: { thread: 'frost', marks: 'every-nth' } } },
+    { id: 'p2', name: 'Marit', choices: {} },
+    { id: 'p3', name: 'Oona', settled: true, choices: {} },
+  ])
 }

@@ -10,7 +10,7 @@ describe('documents', () => {
     const demo = sixThursdays('2026-11-23')
     const read = readSampler(JSON.parse(JSON.stringify(demo)))
     expect(read.ok && read.value).toEqual(demo)
-    for (const [id, result] of workSampler(demo)) expect(result.ok, id).toBe(true)
+    for (const [id, result] of workSampler(demo).results) expect(result.ok, id).toBe(true)
   })
 
   it('the demo begins on a Thursday, three weeks before the last, and skips one to come back', () => {
@@ -42,26 +42,29 @@ describe('documents', () => {
       id: 'e1',
       name: 'All of it',
       stitch: 'back-stitch',
-      guide: { kind: 'line', path: 'M 0 0 L 9 0' },
-      secondThread: 't2',
-      secondStrands: 1,
-      secondNeedle: { kind: 'tapestry', size: 26 },
+      on: [{ guide: 'g1' }, { guide: 'g2', part: 'outline' }],
+      parameters: { L: 3 },
+      materials: {
+        main: { thread: 't1', shades: ['t1', 't2'] },
+        whipping: { thread: 't2', strands: 1, needle: { kind: 'tapestry', size: 26 } },
+      },
+      pieces: { 'g1/0': { materials: { main: { thread: 't3' } }, parameters: { L: 2 } } },
       variant: 'x',
       waysOfWorking: { split: 'from-above' },
       toleranceMm: 0.2,
-      after: ['e0'],
-      substitutes: [{ stitch: 'stem-stitch', strands: 3 }],
+      over: ['e1'],
+      substitutes: [{ stitch: 'stem-stitch', materials: { main: { strands: 3 } } }],
       asShown: { strands: 6 },
       pins: { first: true },
       hold: 'tight',
     }
     const demo = sixThursdays('2026-11-23')
-    const read = readSampler({ ...demo, exercises: [exercise] })
-    expect(read.ok && read.value.exercises[0]).toEqual(exercise)
+    const read = readSampler({ ...demo, exercises: [...demo.exercises, { ...exercise, id: 'all' }] })
+    expect(read.ok && read.value.exercises.at(-1)).toEqual({ ...exercise, id: 'all' })
   })
 
   it.each([
-    [{ exercises: [{ id: 'a' }] }, /exercises\[0\]\.name: this is missing; add it \(a text\)/],
+    [{ exercises: [{ id: 'a' }], lessons: [] }, /exercises\[0\]\.name: this is missing; add it \(a text\)/],
     [{ cloth: { kind: 'velvet' } }, /cloth/],
     [{ threads: [{ id: 't', kind: 'rope', colour: { name: 'x', hex: '#000000' } }] }, /this kind of thread is not known/],
     [{ brief: { startDate: '2026-02-31' } }, /startDate.*(exist|date)/],

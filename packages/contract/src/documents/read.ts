@@ -1,10 +1,15 @@
 /** Documents from outside: unknown JSON to a checked document, with every problem as a sentence and its path. */
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
+import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { z } from 'zod'
-import { cloth as clothSchema, exercise as exerciseSchema, sampler as samplerSchema, thread as threadSchema } from './sampler.ts'
+import type { Sampler } from '@lemmata/core/sampler'
+import type { z } from 'zod'
+import { samplerVersion1, upgrade1To2 } from '../upgrade/1-to-2/index.ts'
+import { classDocument } from './class.ts'
+import { sampler as samplerSchema } from './sampler.ts'
+import { asWritten, expandShortForm } from './short-form.ts'
 import { stitchDocument } from './stitch.ts'
+import { storageProblem } from './storable.ts'
 
 /** A document of this many characters or more is refused before it is read. */
 export const MOST_CHARACTERS = 4_000_000
@@ -25,44 +30,70 @@ export function readJson(text: string): Result<unknown> {
   }
 }
 
-/** A sampler; a file that holds a single exercise is taken as a sampler of one. */
+/** What a sampler's file holds: the sampler, and from an old one the learners that were written into it. */
+export interface SamplerFile {
+  readonly sampler: Sampler
+  readonly learners: readonly Learner[]
+}
+
+/** A sampler of any version; a file that holds a single exercise is taken as a sampler of one. */
 export function readSampler(given: unknown): Result<Sampler> {
-  const parsed = samplerSchema.safeParse(isLoneExercise(given) ? around(given) : given)
+  const read = readSamplerFile(given)
+  return read.ok ? success(read.value.sampler, read.problems) : read
+}
+
+export function readSamplerFile(given: unknown): Result<SamplerFile> {
+  const unkept = storageProblem(given)
+  if (unkept) return failure(unkept)
+  const version = versionOf(given)
+  if (typeof version === 'number' && version > NEWEST)
+    return failure(
+      error(
+        'document.newer',
+        ['version'],
+        `This sampler was written by a newer Lemmata (its version is ${version}; this one reads up to ${NEWEST}). Update Lemmata, then open it again.`,
+      ),
+    )
+  if (version === 1) return readVersion1(given)
+  const { document, drawnIn } = expandShortForm(given)
+  const parsed = samplerSchema.safeParse(document)
+  return parsed.success ? success({ sampler: parsed.data, learners: [] }) : failure(...problemsOf(parsed.error, (path) => asWritten(path, drawnIn)))
+}
+
+const NEWEST = 2
+
+function versionOf(given: unknown): unknown {
+  return typeof given === 'object' && given !== null && 'version' in given ? given.version : undefined
+}
+
+function readVersion1(given: unknown): Result<SamplerFile> {
+  const parsed = samplerVersion1.safeParse(given)
+  if (!parsed.success) return failure(...problemsOf(parsed.error))
+  const upgraded = upgrade1To2(parsed.data)
+  const checked = samplerSchema.safeParse(upgraded.sampler)
+  return checked.success ? success({ sampler: checked.data, learners: upgraded.learners }) : failure(...problemsOf(checked.error))
+}
+
+export function readClass(given: unknown): Result<ClassDocument> {
+  const unkept = storageProblem(given)
+  if (unkept) return failure(unkept)
+  const parsed = classDocument.safeParse(given)
   return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
 }
 
 export function readStitch(given: unknown): Result<StitchDocument> {
+  const unkept = storageProblem(given)
+  if (unkept) return failure(unkept)
   const parsed = stitchDocument.safeParse(given)
   return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
 }
 
-function isLoneExercise(given: unknown): given is { exercise: unknown } {
-  return typeof given === 'object' && given !== null && 'exercise' in given && !('exercises' in given)
-}
-
-/** Everything a lone exercise leaves out: calico, one stranded cotton under the id it names. */
-function around(given: { exercise: unknown; cloth?: unknown; threads?: unknown; brief?: unknown; stitches?: unknown }): unknown {
-  const plain = newSampler('One exercise')
-  const one = exerciseSchema.partial({ id: true, name: true }).loose().safeParse(given.exercise)
-  const exercise = one.success ? { ...one.data, id: one.data.id ?? 'e1', name: one.data.name ?? 'Exercise' } : given.exercise
-  const named = one.success ? one.data.thread : undefined
-  const threads = z.array(threadSchema).safeParse(given.threads).success
-    ? given.threads
-    : plain.threads.map((thread) => ({ ...thread, id: named ?? thread.id }))
-  const cloth =
-    given.cloth === undefined
-      ? plain.cloth
-      : clothSchema.safeParse(given.cloth).success || typeof given.cloth !== 'object'
-        ? given.cloth
-        : { ...plain.cloth, ...given.cloth }
-  return { ...plain, brief: given.brief ?? plain.brief, cloth, threads, stitches: given.stitches ?? [], exercises: [exercise] }
-}
-
-export function problemsOf(zodError: z.ZodError): Problem[] {
+/** `where`: the path as it is said, where the schema saw another form than was written. */
+export function problemsOf(zodError: z.ZodError, where: (path: Problem['path']) => Problem['path'] = (path) => path): Problem[] {
   return zodError.issues
     .flatMap((issue) => innermost(issue))
     .map((issue) => {
-      const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part))
+      const path = where(issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)))
       return error('document.wrong', path, `${pathInWords(path)}: ${sentence(issue.message)}`)
     })
 }

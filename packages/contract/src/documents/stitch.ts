@@ -99,6 +99,7 @@ const parameter = z.union([
     max: expression.optional(),
     name: shortText.optional(),
     kind: z.enum(['length', 'count', 'share']).optional(),
+    measures: z.literal('apart').optional(),
   }),
 ])
 const parameters = z.record(z.string().max(20), parameter)
@@ -146,6 +147,12 @@ const place = z.union([
   z.strictObject({ crossings: z.tuple([label, label]) }),
 ])
 
+/** A role's name: what the thread is to the stitch. */
+export const threadRole = z
+  .string()
+  .max(24)
+  .regex(/^[a-z][a-z0-9-]*$/, 'name a thread with small letters, such as "tie"')
+
 const guides = z.array(z.enum(GUIDE_KINDS)).min(1)
 
 const practice = z.discriminatedUnion('kind', [
@@ -187,7 +194,7 @@ const mistake = z.strictObject({
 
 const passSchema: z.ZodType<Pass> = z.strictObject({
   name: shortText,
-  thread: z.enum(['main', 'second']).optional(),
+  thread: threadRole.optional(),
   lie: z.enum(['round', 'flat']).optional(),
   continues: z.boolean().optional(),
   place,

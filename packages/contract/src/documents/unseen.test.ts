@@ -1,18 +1,18 @@
 /** Stitches that the library has never seen, given as files; and files that are no stitch at all. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import { drawExerciseThread } from '@lemmata/core/drawing'
-import { workExercise, workLeftHand } from '@lemmata/core/exercise'
 import { showMistake } from '@lemmata/core/hold'
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { type StitchDocument, usualMistakes } from '@lemmata/core/notation'
 import { courseOf, restsOn } from '@lemmata/core/order'
-import { type Exercise, newSampler } from '@lemmata/core/sampler'
+import { newSampler } from '@lemmata/core/sampler'
 import { makeSheets } from '@lemmata/core/sheets'
 import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readStitch } from './read.ts'
+import { leftAlone, type ShortExercise, workAlone } from '@lemmata/core/testing'
 
 const head = { format: 'lemmata-stitch', version: 1 }
 const sampler = newSampler('Test')
@@ -114,7 +114,7 @@ const fill = {
   ],
 }
 
-const exerciseFor = (document: StitchDocument, more: Partial<Exercise> = {}): Exercise => ({
+const exerciseFor = (document: StitchDocument, more: Partial<ShortExercise> = {}): ShortExercise => ({
   id: document.id,
   name: document.name,
   stitch: document.id,
@@ -134,10 +134,10 @@ describe('a stitch nobody has seen', () => {
     const read = readStitch(JSON.parse(JSON.stringify(file)))
     if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join(' '))
     const document = read.value
-    const result = workExercise(exerciseFor(document), surroundingsOf({ ...sampler, stitches: [document] }))
+    const result = workAlone(exerciseFor(document), surroundingsOf({ ...sampler, stitches: [document] }))
     if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
     const done = result.value
-    expect(workLeftHand(done).ok).toBe(true)
+    expect(leftAlone(done).ok).toBe(true)
     expect(drawExerciseThread(done, { side: 'front', detail: 'full' }, 0).length).toBeGreaterThan(10)
     expect(done.difficulty.score).toBeGreaterThan(5)
     expect(done.minutes.total).toBeGreaterThan(0.5)
@@ -167,7 +167,7 @@ describe('a stitch nobody has seen', () => {
     const around = surroundingsOf({ ...sampler, stitches: [read.value] })
     const of = (stitch: string, stitches: Parameters<typeof surroundingsOf>[0] | null = null) => {
       const document = LIBRARY.find((one) => one.id === stitch) ?? read.value
-      const result = workExercise(exerciseFor(document), stitches ? surroundingsOf(stitches) : around)
+      const result = workAlone(exerciseFor(document), stitches ? surroundingsOf(stitches) : around)
       if (!result.ok) throw new Error(stitch)
       return result.value
     }
@@ -184,7 +184,7 @@ describe('a bad stitch', () => {
   const messages = (given: unknown): string => {
     const read = readStitch(given)
     if (!read.ok) return read.problems.map((problem) => `${problem.path.join('.')} ${problem.message}`).join('\n')
-    const result = workExercise(exerciseFor(read.value), surroundingsOf({ ...sampler, stitches: [read.value] }))
+    const result = workAlone(exerciseFor(read.value), surroundingsOf({ ...sampler, stitches: [read.value] }))
     return result.ok ? '' : result.problems.map((problem) => problem.message).join('\n')
   }
 

@@ -1,13 +1,12 @@
 /** The sampler on its cloth: worked, marked, from behind, in true millimetres. */
-import { unreachable } from '../base/index.ts'
+import type { Assigned, AssignedThread } from '../assign/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { boxOf, type Box } from '../geometry/index.ts'
-import { HOOP_MARGIN_MM } from '../materials/index.ts'
+import { clearRadius } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'
 import { mix } from './colour.ts'
 import { DRAWN_MARKS, drawMarkItems, type MarkLook } from './draw-marks.ts'
-import { type Detail, detailFor, drawThread, type ThreadLook } from './draw-thread.ts'
+import { type Detail, detailFor, drawThread, type OneLook, type ThreadLook } from './draw-thread.ts'
 import type { Drawing, DrawingItem, Layer } from './drawing.ts'
 
 export interface SamplerView {
@@ -26,27 +25,29 @@ export function drawSampler(sampler: Sampler, done: readonly WorkedExercise[], v
     { name: 'cloth', items: [clothItem(sampler, view.side)] },
     { name: 'hoop', items: sampler.workingHoop ? hoopItems(sampler.workingHoop, view.side === 'back' ? widthMm / 2 : null) : [] },
   ]
-  if (view.marks && view.side === 'front') layers.push({ name: 'marks', items: done.flatMap((one) => drawMarkItems(one.marks, view.markLook ?? DRAWN_MARKS)) })
+  if (view.marks && view.side === 'front')
+    layers.push({ name: 'marks', items: done.flatMap((one) => one.pieces.flatMap((piece) => drawMarkItems(piece.marks, view.markLook ?? DRAWN_MARKS))) })
   if (view.worked) layers.push({ name: 'thread', items: done.flatMap((one) => drawExerciseThread(one, view, widthMm / 2)) })
   return { left: 0, top: 0, widthMm, heightMm, layers }
 }
 
 export function drawExerciseThread(one: WorkedExercise, view: Pick<SamplerView, 'side' | 'pixelsPerMm' | 'detail'>, mirrorX: number): DrawingItem[] {
-  const { bundle } = one.assigned
-  const detail = view.detail ?? detailFor(bundle.lineWidthMm, view.pixelsPerMm ?? 4)
-  const look = lookOf(one.assigned)
-  return drawThread(one.worked.segments, view.side, look, detail, mirrorX, one.worked.patches)
+  return one.pieces.flatMap(({ assigned, worked }) => {
+    const detail = view.detail ?? detailFor(assigned.main.bundle.lineWidthMm, view.pixelsPerMm ?? 4)
+    return drawThread(worked.segments, view.side, lookOf(assigned), detail, mirrorX, worked.patches)
+  })
 }
 
-/** How the threads of an exercise are drawn. */
-export function lookOf({ bundle, thread, second }: WorkedExercise['assigned']): ThreadLook {
-  const look = (colour: string, of: typeof bundle): ThreadLook => ({
-    colour,
-    diameterMm: of.diameterMm,
-    lineWidthMm: of.lineWidthMm,
-    flatWidthMm: of.flatWidthMm,
+/** How the threads of an exercise are drawn, each by its role, and by its row where it is shaded. */
+export function lookOf({ main, threads }: Pick<Assigned, 'main' | 'threads'>): ThreadLook {
+  const look = ({ thread, shades, bundle }: AssignedThread): OneLook => ({
+    colour: thread.value.colour.hex,
+    ...(shades.length > 0 ? { shades: shades.map((shade) => shade.colour.hex) } : {}),
+    diameterMm: bundle.diameterMm,
+    lineWidthMm: bundle.lineWidthMm,
+    flatWidthMm: bundle.flatWidthMm,
   })
-  return { ...look(thread.value.colour.hex, bundle), second: look(second.thread.colour.hex, second.bundle) }
+  return { ...look(main), roles: Object.fromEntries(threads.map((one) => [one.role, look(one)])) }
 }
 
 function clothItem(sampler: Sampler, side: Side): DrawingItem {
@@ -67,34 +68,4 @@ function hoopItems(hoop: Hoop, mirrorX: number | null): DrawingItem[] {
     { kind: 'disc', at, radiusMm: hoop.insideMm / 2 + ring / 2, stroke: { colour: '#C9A879', widthMm: Math.max(1, ring) } },
     { kind: 'disc', at, radiusMm: clearRadius(hoop), stroke: { colour: '#8A7A66', widthMm: 0.2 }, opacity: 0.6 },
   ]
-}
-
-/** The design keeps clear of the hoop for fingers and the needle's angle. */
-export function clearRadius(hoop: Hoop): number {
-  return Math.max(0, hoop.insideMm / 2 - HOOP_MARGIN_MM)
-}
-
-/** What an exercise covers on the cloth, thread and marks. */
-export function boxOfExercise(one: WorkedExercise): Box | null {
-  const points = one.worked.segments.flatMap((segment) => segment.points)
-  for (const mark of one.marks) {
-    if (mark.kind === 'dot' || mark.kind === 'start') points.push({ ...mark.at, z: 0 })
-    else if (mark.kind === 'line') points.push(...mark.points.map((at) => ({ ...at, z: 0 })))
-    else unreachable(mark)
-  }
-  return boxOf(points)
-}
-
-/** Parts of the exercise that lie outside the clear area (or off the cloth), as the furthest reach in mm; 0 inside. */
-export function reachOutside(one: WorkedExercise, sampler: Pick<Sampler, 'cloth' | 'workingHoop'>): number {
-  const { cloth, workingHoop } = sampler
-  let furthest = 0
-  for (const segment of one.worked.segments) {
-    for (const at of segment.points) {
-      const offCloth = Math.max(-at.x, -at.y, at.x - cloth.widthMm, at.y - cloth.heightMm, 0)
-      const offHoop = workingHoop ? Math.max(0, Math.hypot(at.x - workingHoop.at[0], at.y - workingHoop.at[1]) - clearRadius(workingHoop)) : 0
-      furthest = Math.max(furthest, offCloth, offHoop)
-    }
-  }
-  return furthest
 }

@@ -1,7 +1,7 @@
 /** One step of a demonstration as a small picture: thread so far, behind and in front, numbered holes, the needle. */
 import type { Point } from '../geometry/index.ts'
 import type { Demonstration, Step } from '../steps/index.ts'
-import { drawThread, type Detail, type ThreadLook } from './draw-thread.ts'
+import { drawThread, type Detail, lookFor, type ThreadLook } from './draw-thread.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
 import { mix } from './colour.ts'
 import { type NumberFrame, type NumberPlace, placeNumbers } from './number-places.ts'
@@ -56,7 +56,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
     ),
   )
   if (step.loose) {
-    const own = step.thread === 'second' ? (look.second ?? look) : look
+    const own = lookFor(look, step)
     items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm, colour: mix(own.colour, '#1a1420', 0.42), cap: 'round' })
     items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm * 0.8, colour: own.colour, cap: 'round' })
   }
@@ -189,7 +189,7 @@ function needle(step: Step, place: (at: Point) => Point, { look, numberMm }: Ste
   const long = numberMm * 3
   const lean = { x: 0.52, y: -0.854 }
   const out = (from: Point, by: number): Point => ({ x: from.x + lean.x * by, y: from.y + lean.y * by })
-  const own = step.thread === 'second' ? (look.second ?? look) : look
+  const own = lookFor(look, step)
   const width = Math.max(0.25, own.lineWidthMm * scale * 0.8)
   const items: DrawingItem[] = []
   const eye = up ? out(at, numberMm * 0.9) : out(at, long)

@@ -3,6 +3,7 @@
  * in the order in which they lie. Light comes from the upper left. Widths follow the computed bundle.
  */
 import { leftOf, type Point, subtract, unit } from '../geometry/index.ts'
+import type { ThreadRole } from '../notation/index.ts'
 import type { Patch, Segment, Side } from '../work/index.ts'
 import { mix } from './colour.ts'
 import type { DrawingItem, Stroke } from './drawing.ts'
@@ -10,13 +11,24 @@ import type { DrawingItem, Stroke } from './drawing.ts'
 /** How much is drawn, by how large a thread appears. */
 export type Detail = 'chords' | 'body' | 'edged' | 'full'
 
-export interface ThreadLook {
+export interface OneLook {
   readonly colour: string
+  /** By row of an interlocking fill; the last serves all later rows. */
+  readonly shades?: readonly string[]
   readonly diameterMm: number
   readonly lineWidthMm: number
   readonly flatWidthMm: number
-  /** The thread of a second pass. */
-  readonly second?: Omit<ThreadLook, 'second'>
+}
+
+/** The main thread's look, and that of every thread by its role. */
+export interface ThreadLook extends OneLook {
+  readonly roles?: Readonly<Partial<Record<ThreadRole, OneLook>>>
+}
+
+export function lookFor(look: ThreadLook, { thread, row }: Pick<Segment, 'thread'> & { readonly row?: number | null }): OneLook {
+  const own = look.roles?.[thread] ?? look
+  const shade = own.shades?.[Math.min(row ?? 0, own.shades.length - 1)]
+  return shade === undefined ? own : { ...own, colour: shade }
 }
 
 const DARK = '#1a1420'
@@ -49,7 +61,7 @@ export function drawThread(
   for (const segment of shown) {
     while (felt[0] && felt[0].sequence < segment.sequence) items.push(...feltPatch(felt.shift() as Patch))
     const path = segment.points.map(seen)
-    const look = segment.thread === 'second' ? (main.second ?? main) : main
+    const look = lookFor(main, segment)
     const colour = side === 'front' ? look.colour : mix(look.colour, '#cfc4b0', 0.35)
     if (segment.kind === 'bead') items.push(...bead(segment, path))
     else if (segment.kind === 'knot') items.push(...knot(segment, path, colour, look, detail))
@@ -236,7 +248,7 @@ function lenses(places: readonly Point[], path: readonly Point[], colour: string
 }
 
 /** Wound turns seen from above: a disc, a spiral of so many turns, a dark eye. */
-function knot(segment: Segment, path: readonly Point[], colour: string, look: ThreadLook, detail: Detail): DrawingItem[] {
+function knot(segment: Segment, path: readonly Point[], colour: string, look: OneLook, detail: Detail): DrawingItem[] {
   const at = path[path.length - 1] as Point
   const radius = segment.sizeMm / 2
   if (detail === 'chords') return [{ kind: 'disc', at, radiusMm: radius, fill: colour }]
@@ -264,7 +276,7 @@ function knot(segment: Segment, path: readonly Point[], colour: string, look: Th
 }
 
 /** Turns side by side along the core. */
-function coil(segment: Segment, path: readonly Point[], colour: string, look: ThreadLook, detail: Detail): DrawingItem[] {
+function coil(segment: Segment, path: readonly Point[], colour: string, look: OneLook, detail: Detail): DrawingItem[] {
   if (detail === 'chords') return [{ kind: 'stroke', paths: [path], widthMm: 2 * look.lineWidthMm, colour, cap: 'round' }]
   const items: DrawingItem[] = [
     {

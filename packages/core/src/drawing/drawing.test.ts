@@ -1,12 +1,12 @@
 /** Drawings: what lies over what, scales, sides, and the SVG writer. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import type { Guide } from '../guide/index.ts'
-import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
+import { reachOutside } from '../extent/index.ts'
+import { clearRadius } from '../materials/index.ts'
+import { newSampler, type Sampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import {
-  clearRadius,
   detailFor,
   drawMarkItems,
   drawSampler,
@@ -17,15 +17,15 @@ import {
   mix,
   moveItems,
   PRINTED_MARKS,
-  reachOutside,
   scaleItems,
   type Stroke,
   writeSvg,
 } from './index.ts'
+import { type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const sampler = newSampler('Drawn')
-function work(stitch: string, guide: Guide, more: Partial<Exercise> = {}): WorkedExercise {
-  const result = workExercise({ id: 'e1', name: 'E', stitch, guide, strands: 2, ...more }, surroundingsOf(sampler))
+function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
+  const result = workAlone({ id: 'e1', name: 'E', stitch, guide, strands: 2, ...more }, surroundingsOf(sampler))
   if (!result.ok) throw new Error(result.problems[0]?.message)
   return result.value
 }
@@ -33,7 +33,7 @@ const line: Guide = { kind: 'line', path: 'M 100 150 L 160 150' }
 
 describe('thread', () => {
   it('keeps its loops and its curves however small it appears', () => {
-    const box = (done: WorkedExercise, detail: 'chords' | 'body'): number[] => {
+    const box = (done: WorkedAlone, detail: 'chords' | 'body'): number[] => {
       const at = drawThread(done.worked.segments, 'front', lookOf(done.assigned), detail).flatMap((item) => (item.kind === 'stroke' ? item.paths.flat() : []))
       return [Math.min(...at.map(({ x }) => x)), Math.max(...at.map(({ x }) => x)), Math.min(...at.map(({ y }) => y)), Math.max(...at.map(({ y }) => y))]
     }
@@ -56,10 +56,10 @@ describe('thread', () => {
     const look = lookOf(done.assigned)
     const items = drawThread(done.worked.segments, 'front', look, 'body').filter((item): item is Stroke => item.kind === 'stroke')
     const pieces = [...done.worked.segments].filter((segment) => segment.side === 'front').sort((a, b) => a.order - b.order)
-    expect(items.map((item) => item.colour)).toEqual(pieces.map((piece) => (piece.thread === 'second' ? look.second?.colour : look.colour)))
+    expect(items.map((item) => item.colour)).toEqual(pieces.map((piece) => (piece.thread !== 'main' ? look.roles?.[piece.thread]?.colour : look.colour)))
     // The piece under the first stitch comes right before it.
     const first = pieces.findIndex((piece) => piece.label === 'st')
-    expect(pieces[first - 1]?.thread).toBe('second')
+    expect(pieces[first - 1]?.thread).not.toBe('main')
   })
 
   it('the back is the mirror image about the middle, and holds only what is behind', () => {
@@ -73,7 +73,7 @@ describe('thread', () => {
 })
 
 describe('the sampler', () => {
-  const on = (exercise: Exercise): Sampler => ({ ...sampler, exercises: [exercise] })
+  const on = (exercise: Sampler['exercises'][number]): Sampler => ({ ...sampler, exercises: [exercise] })
 
   it('has its layers by name, and marks only on the front', () => {
     const done = work('running-stitch', line)
@@ -84,10 +84,10 @@ describe('the sampler', () => {
   })
 
   it('knows how far an exercise reaches outside the clear area', () => {
-    expect(reachOutside(work('back-stitch', line), sampler)).toBe(0)
+    expect(reachOutside(work('back-stitch', line), sampler).reachMm).toBe(0)
     // Clear radius 195 / 2 - 12 = 85.5 mm about (155, 155): 250 is 95 away.
-    expect(clearRadius({ shape: 'round', nominalMm: 203, insideMm: 195, at: [155, 155] })).toBe(85.5)
-    expect(reachOutside(work('back-stitch', { kind: 'line', path: 'M 155 155 L 250 155' }), sampler)).toBeCloseTo(95 - 85.5, 6)
+    expect(clearRadius({ insideMm: 195 })).toBe(85.5)
+    expect(reachOutside(work('back-stitch', { kind: 'line', path: 'M 155 155 L 250 155' }), sampler).reachMm).toBeCloseTo(95 - 85.5, 6)
   })
 
   it('marks tell up from down by form and not by colour', () => {

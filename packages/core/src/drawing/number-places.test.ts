@@ -1,12 +1,12 @@
 /** Hole numbers in the pictures of every stitch: none on another, none off the paper, each nearest to its hole or led to it. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { workExercise } from '../exercise/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { drawStep, lookOf } from './index.ts'
+import { workAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -20,7 +20,7 @@ function numbersIn(id: string, picture: (typeof PICTURES)[number], atStep: (last
   const document = LIBRARY.find((one) => one.id === id)
   if (!document) throw new Error(id)
   const guide = practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160)
-  const done = workExercise({ id: 'e', name: 'Test', stitch: id, guide, strands: 2 }, around)
+  const done = workAlone({ id: 'e', name: 'Test', stitch: id, guide, strands: 2 }, around)
   if (!done.ok) throw new Error(done.problems[0]?.message)
   const { assigned } = done.value
   const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })

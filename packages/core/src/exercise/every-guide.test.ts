@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import type { Guide } from '../guide/index.ts'
-import { type Exercise, newSampler } from '../sampler/index.ts'
+import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { workExercise, type WorkedExercise, workLeftHand } from './index.ts'
+import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -65,18 +65,18 @@ const GUIDES: Readonly<Record<string, Readonly<Record<string, Guide>>>> = {
   pins: { short: { kind: 'pins', base: [0, 0], pins: [[0, -6]] }, tall: { kind: 'pins', base: [0, 0], pins: [[8, -16]] } },
 }
 
-function work(document: StitchDocument, guide: Guide, more: Partial<Exercise> = {}): WorkedExercise {
-  const result = workExercise({ id: 'e1', name: 'Test', stitch: document.id, guide, strands: 2, ...more }, around)
+function work(document: StitchDocument, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
+  const result = workAlone({ id: 'e1', name: 'Test', stitch: document.id, guide, strands: 2, ...more }, around)
   if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
   return result.value
 }
 
-function isSound(done: WorkedExercise): void {
+function isSound(done: WorkedAlone): void {
   expect(done.worked.segments.length).toBeGreaterThan(0)
   const wild = done.worked.segments.filter((segment) => !Number.isFinite(segment.lengthMm) || segment.points.some((at) => !Number.isFinite(at.x + at.y + at.z)))
   expect(wild).toEqual([])
   expect(done.problems.filter((problem) => problem.severity === 'error')).toEqual([])
-  const left = workLeftHand(done)
+  const left = leftAlone(done)
   expect(left.ok ? '' : left.problems[0]?.message).toBe('')
   expect(Number.isFinite(done.difficulty.score + done.thread.total + done.minutes.total + done.widthMm + done.coverage)).toBe(true)
 }

@@ -2,10 +2,10 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { workExercise, workLeftHand } from './index.ts'
+import { leftAlone, workAlone } from '../testing/index.ts'
 
 function blanket(path: string, parameters = { L: 4, H: 6 }) {
-  const done = workExercise(
+  const done = workAlone(
     { id: 'x', name: 'Edge', stitch: 'blanket-stitch', guide: { kind: 'line', path }, parameters, strands: 2 },
     surroundingsOf(newSampler('Test')),
   )
@@ -46,7 +46,7 @@ describe('blanket stitch at a corner', () => {
   it('has the same holes for the left hand, from the other end', () => {
     for (const path of [away, towards, 'M 0 0 L 24 0 L 24 24 L 0 24 Z', 'M 0 0 L 0 24 L 24 24 L 24 0 Z']) {
       const right = blanket(path)
-      const left = workLeftHand(right)
+      const left = leftAlone(right)
       if (!left.ok) throw new Error(left.problems[0]?.message)
       // Each hand begins without a spoke at its own end; what lies away from the ends of the line is the same.
       const { points } = right.guide.kind === 'line' ? right.guide.path : { points: [] }

@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { withSize } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { workExercise } from './index.ts'
+import { workAlone } from '../testing/index.ts'
 
 describe('pins fanned under one weave', () => {
   const fan = (pins: readonly (readonly [number, number])[]) =>
-    workExercise(
+    workAlone(
       { id: 'x', name: 'Fan', stitch: 'woven-picot', variant: 'fan', guide: { kind: 'pins', base: [0, 0], pins }, strands: 3 },
       surroundingsOf(newSampler('Test')),
     )

@@ -1,27 +1,34 @@
 /** A learner's version: choices within what is left free, orders for one who wants none. */
 import { describe, expect, it } from 'vitest'
-import { type Exercise, type LearnerVersion, newSampler, type Sampler } from '../sampler/index.ts'
+import type { Learner } from '../classes/index.ts'
+import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
 import { forLearner, workForLearner, workSampler } from './index.ts'
 
 const rain: Exercise = {
   id: 'rain',
   name: 'Rain',
   stitch: 'running-stitch',
-  guide: { kind: 'line', path: 'M 10 10 L 80 10' },
-  thread: 'grey',
-  strands: 2,
+  on: [{ guide: 'g1' }],
+  materials: { main: { thread: 'grey', strands: 2 } },
   parameters: { G: 2 },
   free: ['colour', 'length'],
-  substitutes: [{ stitch: 'back-stitch', strands: 3 }],
+  substitutes: [{ stitch: 'back-stitch', materials: { main: { strands: 3 } } }],
 }
-const wind: Exercise = { id: 'wind', name: 'Wind', stitch: 'stem-stitch', guide: { kind: 'line', path: 'M 10 30 L 80 30' }, thread: 'grey' }
+const wind: Exercise = { id: 'wind', name: 'Wind', stitch: 'stem-stitch', on: [{ guide: 'g2' }], materials: { main: { thread: 'grey' } } }
 const sampler: Sampler = {
   ...newSampler('Weather'),
   threads: ['grey', 'blue'].map((id) => ({ id, kind: 'stranded-cotton', colour: { name: id, hex: '#556677' } })),
+  drawing: {
+    guides: [
+      { id: 'g1', guide: { kind: 'line', path: 'M 10 10 L 80 10' } },
+      { id: 'g2', guide: { kind: 'line', path: 'M 10 30 L 80 30' } },
+    ],
+    groups: [],
+  },
   exercises: [rain, wind],
 }
-const version = (more: Partial<LearnerVersion>): LearnerVersion => ({ id: 'v', name: 'Tove', choices: {}, ...more })
-const madeOf = (more: Partial<LearnerVersion>, id = 'rain') => {
+const version = (more: Partial<Learner>): Learner => ({ id: 'v', name: 'Tove', choices: {}, ...more })
+const madeOf = (more: Partial<Learner>, id = 'rain') => {
   const made = forLearner(sampler, version(more))
   return { exercise: made.sampler.exercises.find((one) => one.id === id), problems: made.problems }
 }
@@ -29,9 +36,12 @@ const madeOf = (more: Partial<LearnerVersion>, id = 'rain') => {
 describe('a version for one learner', () => {
   it('takes what is chosen of what is free, and leaves the rest open', () => {
     const { exercise, problems } = madeOf({ choices: { rain: { thread: 'blue' } } })
-    expect(exercise).toEqual({ ...rain, thread: 'blue', free: ['length'] })
+    expect(exercise).toEqual({ ...rain, materials: { main: { thread: 'blue', strands: 2 } }, free: ['length'] })
     expect(problems).toEqual([])
-    expect(madeOf({ choices: { rain: { thread: 'blue', parameters: { L: 4 } } } }).exercise).toMatchObject({ thread: 'blue', parameters: { G: 2, L: 4 } })
+    expect(madeOf({ choices: { rain: { thread: 'blue', parameters: { L: 4 } } } }).exercise).toMatchObject({
+      materials: { main: { thread: 'blue' } },
+      parameters: { G: 2, L: 4 },
+    })
   })
 
   it('leaves every other exercise the very same', () => {
@@ -49,27 +59,30 @@ describe('a version for one learner', () => {
   })
 
   it('a thread that is gone, or a stitch no longer allowed, changes nothing', () => {
-    expect(madeOf({ choices: { rain: { thread: 'red' } } })).toMatchObject({ exercise: { thread: 'grey' }, problems: [{ code: 'learner.not-free' }] })
+    expect(madeOf({ choices: { rain: { thread: 'red' } } })).toMatchObject({
+      exercise: { materials: { main: { thread: 'grey' } } },
+      problems: [{ code: 'learner.not-free' }],
+    })
     expect(madeOf({ choices: { rain: { stitch: 'chain-stitch' } } })).toMatchObject({ exercise: { stitch: 'running-stitch' }, problems: [{}] })
   })
 
   it('an allowed stitch comes with its own strands and lengths', () => {
     const { exercise } = madeOf({ choices: { rain: { stitch: 'back-stitch', thread: 'blue' } } })
-    expect(exercise).toMatchObject({ stitch: 'back-stitch', strands: 3, thread: 'blue' })
+    expect(exercise).toMatchObject({ stitch: 'back-stitch', materials: { main: { strands: 3, thread: 'blue' } } })
     expect(exercise?.parameters).toBeUndefined()
   })
 
   it('settled, nothing is left to choose', () => {
     const { exercise } = madeOf({ settled: true, choices: { rain: { thread: 'blue' } } })
-    expect(exercise).toMatchObject({ thread: 'blue' })
+    expect(exercise).toMatchObject({ materials: { main: { thread: 'blue' } } })
     expect(exercise?.free).toBeUndefined()
     expect(exercise?.substitutes).toBeUndefined()
   })
 
   it('works anew only what is chosen otherwise', () => {
-    const done = [...workSampler(sampler).values()].flatMap((result) => (result.ok ? [result.value] : []))
+    const { done } = workSampler(sampler)
     const [hers, wind] = workForLearner(sampler, version({ choices: { rain: { parameters: { L: 5 } } } }), done).exercises
     expect(wind).toBe(done[1])
-    expect(hers?.worked.fitted.count).toBeLessThan(done[0]?.worked.fitted.count ?? 0)
+    expect(hers?.stitches).toBeLessThan(done[0]?.stitches ?? 0)
   })
 })

@@ -1,7 +1,9 @@
 /** A sampler as one learner works it: what is left free chosen, or nothing left open for one who wants clear orders. */
 import { surroundingsOf } from '../assign/index.ts'
 import { caution, type Problem } from '../base/index.ts'
-import type { Exercise, FreeSetting, LearnerChoice, LearnerVersion, Sampler } from '../sampler/index.ts'
+import type { Learner, LearnerChoice } from '../classes/index.ts'
+import { MAIN_ROLE } from '../notation/index.ts'
+import { type Exercise, type FreeSetting, layExercise, type Sampler } from '../sampler/index.ts'
 import { substituted } from './substitutes.ts'
 import { workExercise, type WorkedExercise } from './work-exercise.ts'
 
@@ -27,13 +29,13 @@ export interface ForLearner {
 }
 
 /** Exercises without a choice stay the very same objects, so that what was worked of them still holds. */
-export function forLearner(sampler: Sampler, version: LearnerVersion): ForLearner {
+export function forLearner(sampler: Sampler, learner: Learner): ForLearner {
   const problems: Problem[] = []
   const exercises = sampler.exercises.map((exercise, index) => {
-    const made = chosen(sampler, exercise, version.choices[exercise.id] ?? {}, (message) =>
-      problems.push(caution('learner.not-free', ['exercises', index], `${version.name}, ${exercise.name}: ${message}`)),
+    const made = chosen(sampler, exercise, learner.choices[exercise.id] ?? {}, (message) =>
+      problems.push(caution('learner.not-free', ['exercises', index], `${learner.name}, ${exercise.name}: ${message}`)),
     )
-    if (!version.settled || (made.free === undefined && made.substitutes === undefined)) return made
+    if (!learner.settled || (made.free === undefined && made.substitutes === undefined)) return made
     const { free: _open, substitutes: _others, ...settled } = made
     return settled
   })
@@ -43,17 +45,18 @@ export function forLearner(sampler: Sampler, version: LearnerVersion): ForLearne
 /** What the class has worked, as this learner works it: only what is chosen otherwise is worked anew. */
 export function workForLearner(
   sampler: Sampler,
-  version: LearnerVersion,
+  learner: Learner,
   done: readonly WorkedExercise[],
 ): { readonly exercises: readonly WorkedExercise[]; readonly problems: readonly Problem[] } {
-  const made = forLearner(sampler, version)
+  const made = forLearner(sampler, learner)
   const around = surroundingsOf(made.sampler)
   const wanted = new Map(made.sampler.exercises.map((exercise) => [exercise.id, exercise] as const))
   const problems: Problem[] = [...made.problems]
   const exercises = done.flatMap((one) => {
     const exercise = wanted.get(one.exercise.id)
     if (!exercise || exercise === one.exercise) return [one]
-    const result = workExercise(exercise, around)
+    const laid = layExercise(exercise, made.sampler.drawing)
+    const result = laid.ok ? workExercise(laid.value, around) : laid
     if (!result.ok) problems.push(...result.problems)
     return result.ok ? [result.value] : []
   })
@@ -68,14 +71,26 @@ function chosen(sampler: Sampler, exercise: Exercise, choice: LearnerChoice, pas
     else pass(`the stitch "${choice.stitch}" is not among those allowed, so the exercise stays as it is.`)
   }
   for (const key of Object.keys(SETTLES) as (keyof typeof SETTLES)[]) {
-    const value = choice[key]
-    if (value === undefined) continue
+    if (choice[key] === undefined) continue
     if (!exercise.free?.includes(SETTLES[key])) pass(`${IN_WORDS[SETTLES[key]]} not left free, so the exercise stays as it is.`)
-    else if (key === 'thread' && !sampler.threads.some((thread) => thread.id === value))
+    else if (key === 'thread' && !sampler.threads.some((thread) => thread.id === choice.thread))
       pass('the thread that was chosen is gone, so the colour stays as it is.')
-    else made = { ...settle(made, SETTLES[key]), [key]: key === 'parameters' ? { ...made.parameters, ...choice.parameters } : value }
+    else made = settle({ ...made, ...settingOf(made, key, choice) }, SETTLES[key])
   }
   return made
+}
+
+/** A learner chooses for the main thread; the others follow it. */
+function settingOf(exercise: Exercise, key: keyof typeof SETTLES, choice: LearnerChoice): Partial<Exercise> {
+  switch (key) {
+    case 'thread':
+    case 'strands':
+      return { materials: { ...exercise.materials, [MAIN_ROLE]: { ...exercise.materials?.[MAIN_ROLE], [key]: choice[key] } } }
+    case 'parameters':
+      return { parameters: { ...exercise.parameters, ...choice.parameters } }
+    case 'marks':
+      return { marks: choice.marks }
+  }
 }
 
 /** What has been chosen is open no longer. */

@@ -2,22 +2,22 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { practiceFor, practiceGuide, type Guide } from '../guide/index.ts'
-import { type Exercise, newSampler } from '../sampler/index.ts'
+import { newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { workExercise, type WorkedExercise, workLeftHand } from './index.ts'
+import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 const band = (length: number, widthMm: number): Guide => ({ kind: 'band', path: `M 0 0 L ${length} 0`, widthMm })
 const line = (length: number): Guide => ({ kind: 'line', path: `M 0 0 L ${length} 0` })
 
-function work(stitch: string, guide: Guide, more: Partial<Exercise> = {}): WorkedExercise {
-  const result = workExercise({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
+function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
+  const result = workAlone({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
   if (!result.ok) throw new Error(`${stitch}: ${result.problems.map((problem) => problem.message).join(' ')}`)
   return result.value
 }
 
-const stitched = (done: WorkedExercise): number => done.thread.total - done.thread.tails
+const stitched = (done: WorkedAlone): number => done.thread.total - done.thread.tails
 
 describe('every stitch of the library', () => {
   const versions = LIBRARY.flatMap((document) =>
@@ -29,7 +29,7 @@ describe('every stitch of the library', () => {
     const done = work(document.id, practiceGuide(practice, 100, 100, 160), variant === undefined ? {} : { variant })
     expect(done.problems.filter((problem) => problem.severity === 'error')).toEqual([])
     expect(done.worked.segments.filter((segment) => segment.points.some((at) => !Number.isFinite(at.x + at.y + at.z)))).toEqual([])
-    expect(workLeftHand(done).ok).toBe(true)
+    expect(leftAlone(done).ok).toBe(true)
     const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand: 'left' })
     if (!shown.ok) throw new Error(shown.problems[0]?.message)
     expect(shown.value.steps.length).toBeGreaterThan(1)
@@ -77,7 +77,7 @@ describe('over and under', () => {
     expect(passes.length).toBe(segments.filter((segment) => segment.side === 'front' && segment.label === 'st').length)
     // Each pass lies under a thread of the base: its piece has a lower order than the stitch it passes.
     const base = segments.filter((segment) => segment.label === 'st')
-    const under = segments.filter((segment) => segment.thread === 'second' && segment.side === 'front' && !Number.isInteger(segment.order))
+    const under = segments.filter((segment) => segment.thread !== 'main' && segment.side === 'front' && !Number.isInteger(segment.order))
     expect(under.length).toBe(passes.length)
     for (const [index, piece] of under.entries()) expect(piece.order).toBeLessThan((base[index] as { order: number }).order)
   })
@@ -136,7 +136,7 @@ describe('thread, against what teachers reckon', () => {
 
 describe('thread of a fill, per square millimetre', () => {
   const area = { kind: 'shape', path: 'M 0 0 L 40 0 L 40 6 L 0 6 Z' } as const
-  it.each<[string, Guide, number, Partial<Exercise>, number, number]>([
+  it.each<[string, Guide, number, Partial<ShortExercise>, number, number]>([
     ['satin-stitch', area, 240, { parameters: { P: 0.48 } }, 4.77, 0.12],
     ['satin-stitch', area, 240, { parameters: { P: 0.48 }, variant: 'turned' }, 2.76, 0.12],
     ['padded-satin', area, 240, { parameters: { P: 0.48 } }, 7.07, 0.31],

@@ -2,14 +2,14 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import type { Guide } from '../guide/index.ts'
-import { type Exercise, newSampler } from '../sampler/index.ts'
-import { workExercise, workLeftHand, type WorkedExercise } from './index.ts'
+import { newSampler } from '../sampler/index.ts'
+import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 const line = (path: string): Guide => ({ kind: 'line', path })
 
-function work(stitch: string, guide: Guide, more: Partial<Exercise> = {}): WorkedExercise {
-  const result = workExercise({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
+function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
+  const result = workAlone({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
   if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join('\n'))
   return result.value
 }
@@ -115,7 +115,7 @@ describe('width and look', () => {
     ['chain-stitch', 2.6, 4],
   ])('%s reads %f to %f times the thread', (stitch, low, high) => {
     const done = work(stitch, line('M 0 0 L 90 0'))
-    const ratio = done.widthMm / done.assigned.bundle.lineWidthMm
+    const ratio = done.widthMm / done.assigned.main.bundle.lineWidthMm
     expect(ratio).toBeGreaterThan(low - 0.01)
     expect(ratio).toBeLessThan(high + 0.01)
   })
@@ -144,7 +144,7 @@ describe('width and look', () => {
 describe('the left hand', () => {
   it.each(['running-stitch', 'back-stitch', 'stem-stitch', 'split-stitch', 'chain-stitch'])('%s uses the same marked holes from the other end', (stitch) => {
     const done = work(stitch, line('M 0 0 L 90 0'), { marks: 'every-hole' })
-    const left = workLeftHand(done)
+    const left = leftAlone(done)
     if (!left.ok) throw new Error('left hand failed')
     const dots = done.marks.flatMap((mark) => (mark.kind === 'dot' ? [mark.at.x] : []))
     // The tie of a chain lies beyond the last dot and has none of its own.

@@ -1,141 +1,147 @@
 /**
- * An exercise, worked and measured: everything that the screens, the sheets and the command line say about
- * it. It depends only on the exercise and its surroundings.
+ * An exercise, worked and measured, with all its pieces: everything that the screens, the sheets and the command
+ * line say about it. It depends only on the exercise, its guides and its surroundings.
  */
 import { assignMaterials, type Assigned, mainLength, type Surroundings } from '../assign/index.ts'
-import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { failure, type Problem, type Result, success } from '../base/index.ts'
 import { distance, type Point, tightestRadius } from '../geometry/index.ts'
-import { guideServes, type GuideKind, guideWord, lengthToDraw, readGuide, type ReadGuide } from '../guide/index.ts'
-import {
-  classWeights,
-  measureCoverage,
-  measureMinutes,
-  measureThread,
-  measureWidth,
-  type Difficulty,
-  type Minutes,
-  rateDifficulty,
-  type ThreadUse,
-} from '../measure/index.ts'
-import { cycleOf, type Move } from '../notation/index.ts'
-import type { Exercise } from '../sampler/index.ts'
-import { followCurve, type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
+import { type GuideKind, lengthToDraw, type ReadGuide } from '../guide/index.ts'
+import { classWeights, type Difficulty, measureMinutes, measureWidth, type Minutes, rateDifficulty, sumUses, type ThreadUse } from '../measure/index.ts'
+import { cycleOf, type Move, type StitchDocument } from '../notation/index.ts'
+import type { Exercise, LaidExercise, Material, Materials, Piece } from '../sampler/index.ts'
+import type { MotionCounts, WorkedStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
-import { drawMarks, type Mark, markedShare } from './marks.ts'
+import { markedShare } from './marks.ts'
+import { type UsedThread, usedThreads } from './used-threads.ts'
+import { type WorkedPiece, workPiece } from './work-piece.ts'
 
 export interface WorkedExercise {
   readonly exercise: Exercise
+  /** What holds for the exercise; a piece may have it otherwise. */
   readonly assigned: Assigned
-  readonly guide: ReadGuide
-  readonly work: StitchWork
-  readonly worked: WorkedStitch
-  readonly marks: readonly Mark[]
+  readonly pieces: readonly [WorkedPiece, ...WorkedPiece[]]
+  /** Stitches of all pieces. */
+  readonly stitches: number
+  /** Counted over all pieces. */
+  readonly motions: MotionCounts
+  /** Every thread by role and colour, with what it uses. */
+  readonly threads: readonly UsedThread[]
+  /** Of all of them together. */
   readonly thread: ThreadUse
   readonly widthMm: number
+  /** Of the drawn guides together, 0 to 1. */
   readonly coverage: number
   readonly minutes: Minutes
   readonly difficulty: Difficulty
-  readonly toleranceMm: number
-  readonly deviationMm: number
   readonly problems: readonly Problem[]
 }
 
-export function workExercise(exercise: Exercise, around: Surroundings): Result<WorkedExercise> {
-  const assigned = assignMaterials(exercise, around)
-  if (!assigned.ok) return assigned
-  const guide = readGuide(exercise.guide)
-  if (!guide.ok) return failure(...guide.problems.map((problem) => ({ ...problem, path: ['guide', ...problem.path] })))
-  const { document, bundle, parameters, materials } = assigned.value
-  if (!guideServes(document.guide, exercise.guide.kind)) {
-    return failure(
-      error(
-        'exercise.guide',
-        ['guide', 'kind'],
-        `${document.name} is worked on ${listWords(document.guide)}, not on a ${exercise.guide.kind}. Give it another guide, or choose another stitch.`,
-      ),
-    )
+export function workExercise(laid: LaidExercise, around: Surroundings): Result<WorkedExercise> {
+  const { exercise } = laid
+  const [first] = laid.pieces
+  const assign = assigner(exercise, around)
+  const own = assign(first.guide.kind, {})
+  if (!own.ok) return own
+  const pieces: WorkedPiece[] = []
+  const problems: Problem[] = [...own.value.problems]
+  for (const piece of laid.pieces) {
+    const assigned = assign(piece.guide.kind, piece.change)
+    if (!assigned.ok) return failure(...assigned.problems.map((problem) => ofPiece(problem, piece)))
+    const worked = workPiece(exercise, piece, assigned.value)
+    if (!worked.ok) return worked
+    pieces.push(worked.value)
+    if (assigned.value !== own.value) problems.push(...assigned.value.problems.map((problem) => ofPiece(problem, piece)))
+    problems.push(...worked.value.problems)
   }
-  const toleranceMm = exercise.toleranceMm ?? 0.3 * bundle.lineWidthMm
-  if (!(toleranceMm > 0))
-    return failure(
-      error(
-        'exercise.tolerance',
-        ['toleranceMm'],
-        `A tolerance of ${toleranceMm} mm cannot be kept. Give one above 0, for example ${(0.3 * bundle.lineWidthMm).toFixed(2)}.`,
-      ),
-    )
-  const plain: StitchWork = { document, guide: guide.value, parameters, materials, leftHand: false }
-  const followed = followCurve(plain, toleranceMm)
-  if (!followed.ok) return followed
-  const { worked, atLeast, deviationMm, tooTight } = followed.value
-  const work: StitchWork = { ...plain, atLeast }
-  const problems = [...assigned.value.problems, ...checkLengths(assigned.value, guide.value, worked), ...(guide.value.kind === 'line' ? checkLegs(worked) : [])]
-  if (tooTight) problems.push(tooTightProblem(assigned.value, guide.value, deviationMm, toleranceMm))
-  return success(measure({ exercise, around, assigned: assigned.value, guide: guide.value, work, worked, toleranceMm, deviationMm, problems }))
+  const [head, ...rest] = pieces as [WorkedPiece, ...WorkedPiece[]]
+  return success(measure(exercise, own.value, [head, ...rest], around, saidOnce(problems)))
 }
 
-/** The same design worked by the left hand: same guide, same marks, from the other end. */
-export function workLeftHand(done: WorkedExercise): Result<WorkedStitch> {
-  return workStitch({ ...done.work, leftHand: true })
+/** The same for every piece of one kind of guide that changes nothing. */
+function assigner(exercise: Exercise, around: Surroundings) {
+  const plain = new Map<GuideKind, Result<Assigned>>()
+  return (kind: GuideKind, change: Piece['change']): Result<Assigned> => {
+    if (change.materials || change.parameters) return assignMaterials(changed(exercise, change), kind, around)
+    const known = plain.get(kind)
+    if (known) return known
+    const made = assignMaterials(exercise, kind, around)
+    plain.set(kind, made)
+    return made
+  }
 }
 
-interface Halfway {
-  readonly exercise: Exercise
-  readonly around: Surroundings
-  readonly assigned: Assigned
-  readonly guide: ReadGuide
-  readonly work: StitchWork
-  readonly worked: WorkedStitch
-  readonly toleranceMm: number
-  readonly deviationMm: number
-  readonly problems: readonly Problem[]
+function changed(exercise: Exercise, { materials, parameters }: Piece['change']): Exercise {
+  const roles = new Set([...Object.keys(exercise.materials ?? {}), ...Object.keys(materials ?? {})])
+  const both = Object.fromEntries([...roles].map((role): [string, Material] => [role, { ...exercise.materials?.[role], ...materials?.[role] }])) as Materials
+  return { ...exercise, ...(materials ? { materials: both } : {}), ...(parameters ? { parameters: { ...exercise.parameters, ...parameters } } : {}) }
 }
 
-function measure(half: Halfway): WorkedExercise {
-  const { exercise, around, assigned, guide, work, worked } = half
-  const { document, ways, cloth, bundle, materials } = assigned
-  const style = exercise.marks ?? document.marks ?? 'guide-only'
-  const marks = drawMarks(guide, worked, style, exercise.nth ?? 3, materials.e)
-  const thread = measureThread(worked, {
-    thicknessMm: cloth.thicknessMm,
-    diameterMm: bundle.diameterMm,
-    handling: ways.handling,
-    needlefulMm: ways.needlefulMm,
+function ofPiece(problem: Problem, piece: Piece): Problem {
+  return piece.change.materials || piece.change.parameters ? { ...problem, path: ['pieces', piece.id, ...problem.path] } : problem
+}
+
+/** Copies share their faults: each is said once. */
+function saidOnce(problems: readonly Problem[]): readonly Problem[] {
+  const said = new Set<string>()
+  return problems.filter(({ code, message }) => {
+    const key = `${code} ${message}`
+    if (said.has(key)) return false
+    said.add(key)
+    return true
   })
-  const drawnMm = lengthToDraw(guide)
-  const minutes = measureMinutes(worked.motions, thread.needlefuls, drawnMm, around.brief.level)
-  const length = mainLength(assigned.parameters)
-  const difficulty = rateDifficulty(
-    {
-      motions: worked.motions,
-      repeats: worked.repeats,
-      moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
-      special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
-      lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * fittedShare(worked.fitted)) / length.min : null,
-      bend: bendOf(guide, worked),
-      corners: guide.kind === 'line' ? guide.path.corners.length : 0,
-      unmarked: guide.kind === 'shape' ? 0 : 1 - markedShare(worked, marks, materials.e),
-      strands: bundle.strands,
-      minutes: minutes.total,
-    },
-    classWeights(around.brief.hardFor),
-  )
+}
+
+function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise['pieces'], around: Surroundings, problems: readonly Problem[]): WorkedExercise {
+  const motions = sumMotions(pieces.map((piece) => piece.worked.motions))
+  const threads = usedThreads(pieces)
+  const thread = sumUses(threads.map((one) => one.use))
+  const drawnMm = sumOf(pieces, (piece) => lengthToDraw(piece.guide))
+  const minutes = measureMinutes(motions, thread.needlefuls, drawnMm, around.brief.level)
+  const difficulty = rateDifficulty({ ...loadsOf(assigned, pieces), motions, minutes: minutes.total }, classWeights(around.brief.hardFor))
   return {
     exercise,
     assigned,
-    guide,
-    work,
-    worked,
-    marks,
+    pieces,
+    stitches: sumOf(pieces, (piece) => piece.worked.fitted.count),
+    motions,
+    threads,
     thread,
-    widthMm: measureWidth(work, worked),
-    coverage: measureCoverage(work, worked),
+    widthMm: Math.max(...pieces.map((piece) => measureWidth(piece.work, piece.worked))),
+    coverage: sumOf(pieces, (piece) => piece.coverage * sizeOf(piece.guide)) / sumOf(pieces, (piece) => sizeOf(piece.guide)),
     minutes,
     difficulty,
-    toleranceMm: half.toleranceMm,
-    deviationMm: half.deviationMm,
-    problems: half.problems,
+    problems,
   }
+}
+
+/** What counts in the difficulty: of all pieces together, or of the hardest of them. */
+function loadsOf(assigned: Assigned, pieces: WorkedExercise['pieces']) {
+  const { document, main, parameters, materials } = assigned
+  const hardest = (of: (piece: WorkedPiece) => number): number => Math.max(...pieces.map(of))
+  const length = mainLength(parameters)
+  const shortest = Math.min(...pieces.map((piece) => fittedShare(piece.worked.fitted)))
+  return {
+    repeats: sumOf(pieces, (piece) => piece.worked.repeats),
+    ...memoryOf(document),
+    lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * shortest) / length.min : null,
+    bend: hardest((piece) => bendOf(piece.guide, piece.worked)),
+    corners: hardest((piece) => (piece.guide.kind === 'line' ? piece.guide.path.corners.length : 0)),
+    unmarked: hardest((piece) => (piece.guide.kind === 'shape' ? 0 : 1 - markedShare(piece.worked, piece.marks, materials.e))),
+    strands: main.bundle.strands,
+  }
+}
+
+/** Different moves in one repeat; starts and ends that differ from it. */
+export function memoryOf(document: StitchDocument): { readonly moves: number; readonly special: number } {
+  return {
+    moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
+    special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
+  }
+}
+
+/** Moves to remember; those over a laid thread count as well. */
+function countMoves(moves: readonly Move[]): number {
+  return moves.reduce((total, move) => total + ('each' in move ? move.moves.length : 1), 0)
 }
 
 /** Spokes turn from one marked hole to the next about a middle that the eye has: no harder than a gentle curve. */
@@ -156,83 +162,17 @@ function pointsInward({ centre, path }: Extract<ReadGuide, { kind: 'line' }>, { 
   return holes.filter((hole) => distance(hole, centre) < radius / 3).length * 3 >= holes.length
 }
 
-/** Moves to remember; those over a laid thread count as well. */
-function countMoves(moves: readonly Move[]): number {
-  return moves.reduce((total, move) => total + ('each' in move ? move.moves.length : 1), 0)
+/** What a piece weighs among the others when their coverage is taken together: its area, or its length. */
+function sizeOf(guide: ReadGuide): number {
+  return guide.kind === 'shape' ? guide.areaMm2 : Math.max(1e-6, lengthToDraw(guide))
 }
 
-/** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
-function checkLengths(assigned: Assigned, guide: ReadGuide, worked: WorkedStitch): Problem[] {
-  const problems: Problem[] = []
-  const asked = worked.fitted.askedMm
-  const stretches = worked.fitted.legs.map((leg) => (asked > 0 ? leg.pitchMm / asked : 1))
-  // The rows of a filling are fitted each for itself: their mean says what the eye sees.
-  const mean = fittedShare(worked.fitted)
-  const [least, most] = guide.kind === 'line' ? [Math.min(...stretches), Math.max(...stretches)] : [mean, mean]
-  for (const parameter of assigned.parameters.values()) {
-    const isLength = parameter.kind === 'length' && worked.fitted.legs.length > 0
-    const low = parameter.value * (isLength ? least : 1)
-    const high = parameter.value * (isLength ? most : 1)
-    const show = (value: number): string => (parameter.kind === 'length' ? `${value.toFixed(2)} mm` : String(Number(value.toFixed(2))))
-    // A hundredth: fitting moves a length by less than anyone can see.
-    if (parameter.max !== null && high > parameter.max * 1.01) {
-      problems.push(
-        caution(
-          'exercise.long',
-          ['parameters', parameter.id],
-          `${parameter.name} comes to ${show(high)}; over ${show(parameter.max)} a stitch of this weight sags or snags. Usual: ${show(parameter.usual)}.`,
-        ),
-      )
-    } else if (parameter.min !== null && low < parameter.min * 0.99) {
-      problems.push(
-        caution(
-          'exercise.short',
-          ['parameters', parameter.id],
-          `${parameter.name} comes to ${show(low)}; under ${show(parameter.min)} a stitch of this weight closes up. Usual: ${show(parameter.usual)}.`,
-        ),
-      )
-    }
-  }
-  return problems
+function sumMotions(all: readonly MotionCounts[]): MotionCounts {
+  const total: Record<string, number> = {}
+  for (const motions of all) for (const [motion, count] of Object.entries(motions)) total[motion] = (total[motion] ?? 0) + count
+  return total as MotionCounts
 }
 
-/** Legs between corners whose fitted stitches differ enough to be seen. */
-function checkLegs(worked: WorkedStitch): Problem[] {
-  const problems: Problem[] = []
-  const { legs, askedMm } = worked.fitted
-  const pitches = legs.map((leg) => leg.pitchMm)
-  const [least, most] = [Math.min(...pitches), Math.max(...pitches)]
-  if (legs.length > 1 && most > least * 1.04) {
-    problems.push(
-      caution(
-        'exercise.legs-differ',
-        ['guide'],
-        `So that a hole lands on every corner, stitches are from ${least.toFixed(2)} to ${most.toFixed(2)} mm apart. Moving a corner by a few millimetres would even them.`,
-      ),
-    )
-  }
-  if (most > askedMm * 1.5 || least < askedMm * 0.67) {
-    problems.push(
-      caution(
-        'exercise.stretched',
-        ['guide'],
-        `Asked for ${askedMm.toFixed(2)} mm from stitch to stitch, fitted ${(most > askedMm * 1.5 ? most : least).toFixed(2)} mm: the guide is too short for a whole number near what was asked.`,
-      ),
-    )
-  }
-  return problems
-}
-
-function tooTightProblem(assigned: Assigned, guide: ReadGuide, deviationMm: number, toleranceMm: number): Problem {
-  const radius = guide.kind === 'line' ? tightestRadius(guide.path, 1) : 0
-  const where = Number.isFinite(radius) ? ` where it bends to a radius of ${radius.toFixed(1)} mm` : ''
-  return caution(
-    'exercise.tight-curve',
-    ['guide'],
-    `Even at its shortest good length ${assigned.document.name.toLowerCase()} leaves the line by ${deviationMm.toFixed(2)} mm${where}; ${toleranceMm.toFixed(2)} mm is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
-  )
-}
-
-function listWords(kinds: readonly string[]): string {
-  return kinds.map((kind) => guideWord(kind as GuideKind)).join(' or ')
+function sumOf(pieces: readonly WorkedPiece[], of: (piece: WorkedPiece) => number): number {
+  return pieces.reduce((total, piece) => total + of(piece), 0)
 }

@@ -1,38 +1,33 @@
-/** A whole sampler worked, exercise by exercise; an unchanged exercise in unchanged surroundings is the same object again. */
-import { surroundingsOf, type Surroundings } from '../assign/index.ts'
-import type { Result } from '../base/index.ts'
-import type { Exercise, Sampler } from '../sampler/index.ts'
+/** A whole sampler worked, exercise by exercise, with every problem gathered under its exercise. */
+import { surroundingsOf } from '../assign/index.ts'
+import type { Problem, Result } from '../base/index.ts'
+import { type Exercise, layExercises, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { type WorkedExercise, workExercise } from './work-exercise.ts'
 
-export type WorkExercise = (exercise: Exercise, around: Surroundings) => Result<WorkedExercise>
-
-/**
- * Remembers the last result for each exercise id. Two documents that hold the same exercise object and
- * equal surroundings share the work; an edit to one exercise recomputes one exercise.
- */
-export function rememberWork(): WorkExercise {
-  const last = new Map<string, { exercise: Exercise; around: Surroundings; result: Result<WorkedExercise> }>()
-  return (exercise, around) => {
-    const before = last.get(exercise.id)
-    if (before && before.exercise === exercise && isSameAround(before.around, around)) return before.result
-    const result = workExercise(exercise, around)
-    last.set(exercise.id, { exercise, around, result })
-    return result
-  }
+export interface WorkedSampler {
+  /** In the order of teaching. */
+  readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+  readonly done: readonly WorkedExercise[]
+  /** With paths from the document's root, and the exercise's name before the sentence. */
+  readonly problems: readonly Problem[]
 }
 
-function isSameAround(a: Surroundings, b: Surroundings): boolean {
-  return (
-    a.cloth === b.cloth &&
-    a.threads === b.threads &&
-    a.stitches === b.stitches &&
-    a.brief.level === b.brief.level &&
-    a.brief.waysOfWorking === b.brief.waysOfWorking &&
-    a.brief.hardFor === b.brief.hardFor
-  )
-}
-
-export function workSampler(sampler: Sampler, work: WorkExercise = workExercise): ReadonlyMap<string, Result<WorkedExercise>> {
+/** Only those of `wanted` where it is given. */
+export function workSampler(sampler: Sampler, wanted?: ReadonlySet<string>): WorkedSampler {
   const around = surroundingsOf(sampler)
-  return new Map(sampler.exercises.map((exercise) => [exercise.id, work(exercise, around)]))
+  const laid = new Map(layExercises(sampler).map((result, index) => [sampler.exercises[index] as Exercise, result] as const))
+  const results = new Map<string, Result<WorkedExercise>>()
+  const problems: Problem[] = []
+  for (const exercise of teachingOrder(sampler)) {
+    if (wanted && !wanted.has(exercise.id)) continue
+    const one = laid.get(exercise) as NonNullable<ReturnType<typeof laid.get>>
+    const result = one.ok ? workExercise(one.value, around) : one
+    results.set(exercise.id, result)
+    problems.push(...underExercise(sampler.exercises.indexOf(exercise), exercise, result.ok ? result.value.problems : result.problems))
+  }
+  return { results, done: [...results.values()].flatMap((result) => (result.ok ? [result.value] : [])), problems }
+}
+
+export function underExercise(index: number, exercise: Pick<Exercise, 'name'>, problems: readonly Problem[]): readonly Problem[] {
+  return problems.map((problem) => ({ ...problem, path: ['exercises', index, ...problem.path], message: `${exercise.name}: ${problem.message}` }))
 }

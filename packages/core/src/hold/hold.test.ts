@@ -1,19 +1,19 @@
 /** What every embroiderer knows of unpicking, put to the engine. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { workExercise } from '../exercise/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { usualMistakes } from '../notation/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { cutThread, pullEnd, safeCut, showMistake } from './index.ts'
+import { workAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
 function work(stitch: string) {
   const document = LIBRARY.find((one) => one.id === stitch)
   if (!document) throw new Error(stitch)
-  const result = workExercise(
+  const result = workAlone(
     { id: 'e1', name: 'Test', stitch, guide: practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160), strands: 2 },
     around,
   )
@@ -62,7 +62,7 @@ describe('a cut', () => {
 
   it('anywhere in a whipping brings all of it away', () => {
     const { worked } = work('whipped-back')
-    const second = worked.segments.filter((segment) => segment.thread === 'second' && segment.side === 'front')
+    const second = worked.segments.filter((segment) => segment.thread !== 'main' && segment.side === 'front')
     const cut = cutThread(worked, (second[7] as { sequence: number }).sequence)
     expect(second.every((segment) => cut?.undone.has(segment.sequence))).toBe(true)
     expect(cut?.sentence).toContain('the whole of the second thread comes away')

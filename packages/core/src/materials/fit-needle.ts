@@ -36,7 +36,7 @@ export interface NeedleWork {
   readonly blunt: boolean
 }
 
-export function wantedShaft(work: NeedleWork): number {
+export function wantedShaft(work: Pick<NeedleWork, 'thread' | 'bundle' | 'school'>): number {
   const factor = work.thread.nature === 'metal' ? 1.3 : work.bundle.hard ? 1.1 : 0.88
   return (0.27 + factor * work.bundle.diameterMm) * SCHOOL_FACTOR[work.school]
 }

@@ -15,3 +15,8 @@ export const HOOP_SIZES: readonly HoopSize[] = [3, 4, 5, 6, 7, 8, 9, 10, 12].map
   const nominalMm = Math.round(inches * 25.4)
   return { inches, nominalMm, insideMm: nominalMm - FREE_MM }
 })
+
+/** The radius within which the design keeps clear of the hoop, mm. */
+export function clearRadius({ insideMm }: Pick<HoopSize, 'insideMm'>): number {
+  return Math.max(0, insideMm / 2 - HOOP_MARGIN_MM)
+}

@@ -9,5 +9,5 @@ export { findNeedle, NEEDLE_FAMILIES, NEEDLE_FAMILY_IDS, nameNeedle } from './ne
 export type { Needle, NeedleFamily } from './needles.ts'
 export { fitNeedles, SCHOOL_FACTOR, wantedShaft } from './fit-needle.ts'
 export type { NeedleFit, NeedleSchool, NeedleVerdict, NeedleWork } from './fit-needle.ts'
-export { HOOP_MARGIN_MM, HOOP_SIZES } from './hoops.ts'
+export { clearRadius, HOOP_MARGIN_MM, HOOP_SIZES } from './hoops.ts'
 export type { HoopSize } from './hoops.ts'

@@ -14,8 +14,9 @@ const TURN_PER_TRIP = 1 / 24
 const TURN_PER_WRAP = 0.5
 
 /** Stitches after which the thread has turned once about itself: then the needle should hang and untwist. At least 1. */
-export function untwistEvery({ fitted, trips, motions }: Pick<WorkedStitch, 'fitted' | 'trips' | 'motions'>): number {
+export function untwistEvery({ fitted, motions }: Pick<WorkedStitch, 'fitted' | 'motions'>): number {
   const count = Math.max(1, fitted.count)
+  const trips = (motions.up ?? 0) + (motions.down ?? 0)
   const turns = (trips * TURN_PER_TRIP + (motions.wrap ?? 0) * TURN_PER_WRAP) / count
   return Math.max(1, Math.round(1 / Math.max(0.02, turns)))
 }

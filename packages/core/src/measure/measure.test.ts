@@ -84,9 +84,9 @@ describe('handling', () => {
   const fitted = { count: 10, pitchMm: 3, lengthMm: 30, legs: [], askedMm: 3 }
 
   it('says how often to untwist: two trips a stitch is a twelfth of a turn, so every twelve; a knot of two wraps, every one', () => {
-    expect(untwistEvery({ fitted, trips: 20, motions: {} })).toBe(12)
-    expect(untwistEvery({ fitted, trips: 20, motions: { wrap: 20 } })).toBe(1)
-    expect(untwistEvery({ fitted: { ...fitted, count: 0 }, trips: 0, motions: {} })).toBe(50)
+    expect(untwistEvery({ fitted, motions: { up: 10, down: 10 } })).toBe(12)
+    expect(untwistEvery({ fitted, motions: { up: 10, down: 10, wrap: 20 } })).toBe(1)
+    expect(untwistEvery({ fitted: { ...fitted, count: 0 }, motions: {} })).toBe(50)
   })
 
   it('names what wants the second hand', () => {

@@ -1,10 +1,11 @@
 /**
- * Thread used, in mm of the worked bundle (not times its strands).
+ * Thread used, in mm of the worked bundle (not times its strands), for each thread by itself.
  * length = (front + back + trips x v + wraps) x (1 + e), then tails for each needleful.
- * v = 0.8 (t + D) is one trip through the cloth worked in a hoop, 0.6 (t + D) sewn in hand; e = 5 % slack and
- * uneven pull. Judgement without measurement, +-10 % on a line of stitches; a test on one's own work
- * (mark the thread 300 mm from the cloth, make 20 stitches) replaces it.
+ * v = 0.8 (t + D) is one trip through the cloth worked in a hoop, 0.6 (t + D) sewn in hand, D that thread's own;
+ * e = 5 % slack and uneven pull. Judgement without measurement, +-10 % on a line of stitches; a test on one's own
+ * work (mark the thread 300 mm from the cloth, make 20 stitches) replaces it.
  */
+import type { ThreadRole } from '../notation/index.ts'
 import type { Handling } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
 
@@ -23,6 +24,17 @@ export interface ThreadUse {
 export const SLACK = 0.05
 /** A start of 5 cm and an end of 8 cm, which must reach through the eye and be woven in. */
 export const TAILS_MM = 130
+/** However short a needleful is cut, so much of it is stitched, mm. */
+const LEAST_USABLE_MM = 50
+
+/** Lengths as they lie and trips through the cloth, before slack and tails. */
+export interface ThreadRun {
+  readonly front: number
+  readonly back: number
+  readonly loops: number
+  readonly wraps: number
+  readonly trips: number
+}
 
 export interface ThreadUseSettings {
   readonly thicknessMm: number
@@ -31,22 +43,62 @@ export interface ThreadUseSettings {
   readonly needlefulMm: number
 }
 
-export function measureThread(worked: WorkedStitch, settings: ThreadUseSettings): ThreadUse {
-  let front = 0
-  let back = 0
-  let loops = 0
-  for (const segment of worked.segments) {
-    if (segment.side === 'back') back += segment.lengthMm
-    else if (segment.kind === 'loop') loops += segment.lengthMm
-    else front += segment.lengthMm
+const NOTHING: ThreadRun = { front: 0, back: 0, loops: 0, wraps: 0, trips: 0 }
+
+/** What was worked with each thread, by role and, in an interlocking fill, by row. */
+export function runsOf({
+  segments,
+  holes,
+}: Pick<WorkedStitch, 'segments' | 'holes'>): readonly { readonly role: ThreadRole; readonly row: number | null; readonly run: ThreadRun }[] {
+  const runs = new Map<string, { role: ThreadRole; row: number | null; run: ThreadRun }>()
+  const add = (role: ThreadRole, row: number | null, more: Partial<ThreadRun>): void => {
+    const key = `${role}/${row ?? ''}`
+    const was = runs.get(key)
+    runs.set(key, { role, row, run: addRuns(was?.run ?? NOTHING, { ...NOTHING, ...more }) })
   }
+  for (const { thread, row, side, kind, lengthMm, wrapMm } of segments) {
+    if (side === 'back') add(thread, row, { back: lengthMm })
+    else if (kind === 'loop') add(thread, row, { loops: lengthMm })
+    else add(thread, row, { front: lengthMm, wraps: wrapMm })
+  }
+  for (const { thread, row } of holes) add(thread, row, { trips: 1 })
+  return [...runs.values()]
+}
+
+export function addRuns(one: ThreadRun, other: ThreadRun): ThreadRun {
+  return {
+    front: one.front + other.front,
+    back: one.back + other.back,
+    loops: one.loops + other.loops,
+    wraps: one.wraps + other.wraps,
+    trips: one.trips + other.trips,
+  }
+}
+
+/** One thread's use from all that is worked with it: it goes on from piece to piece until the needleful ends. */
+export function measureThread({ front, back, loops, wraps, trips }: ThreadRun, settings: ThreadUseSettings): ThreadUse {
   const trip = (settings.handling === 'sew' ? 0.6 : 0.8) * (settings.thicknessMm + settings.diameterMm)
-  const through = worked.trips * trip
-  const wraps = worked.wrapMm
+  const through = trips * trip
   const slack = SLACK * (front + back + loops + through + wraps)
   const stitched = front + back + loops + through + wraps + slack
-  const usable = Math.max(50, settings.needlefulMm - TAILS_MM)
+  const usable = Math.max(LEAST_USABLE_MM, settings.needlefulMm - TAILS_MM)
   const needlefuls = Math.max(1, Math.ceil(stitched / usable - 1e-9))
   const tails = needlefuls * TAILS_MM
   return { front, back, through, loops, wraps, slack, tails, total: stitched + tails, needlefuls }
+}
+
+/** Several threads' uses together. */
+export function sumUses(uses: readonly ThreadUse[]): ThreadUse {
+  const sum = (of: (use: ThreadUse) => number): number => uses.reduce((total, use) => total + of(use), 0)
+  return {
+    front: sum((use) => use.front),
+    back: sum((use) => use.back),
+    through: sum((use) => use.through),
+    loops: sum((use) => use.loops),
+    wraps: sum((use) => use.wraps),
+    slack: sum((use) => use.slack),
+    tails: sum((use) => use.tails),
+    total: sum((use) => use.total),
+    needlefuls: sum((use) => use.needlefuls),
+  }
 }

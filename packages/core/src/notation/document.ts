@@ -4,6 +4,7 @@
  * `a` and `b` on a shape. There is no field for difficulty, minutes, thread, width, or the words of a step:
  * all of them are derived.
  */
+import type { Id } from '../base/index.ts'
 import type { PracticeGuide } from '../guide/index.ts'
 
 export type Expression = number | string
@@ -16,6 +17,8 @@ export interface ParameterSpec {
   /** As it is called on screen: "Stitch length". */
   readonly name?: string | undefined
   readonly kind?: 'length' | 'count' | 'share' | undefined
+  /** A length that says how far apart stitches stand, where it is not the stitch's own length. */
+  readonly measures?: 'apart' | undefined
 }
 
 export type PointForm =
@@ -240,9 +243,15 @@ export type Place =
   /** Wherever threads of two labels cross. */
   | { readonly crossings: readonly [string, string] }
 
+/** Which of a stitch's threads: `main` makes the line or the fill; the others are what the document calls them (tie, whipping, lacing, padding). */
+export type ThreadRole = Id<'role'>
+
+export const MAIN_ROLE: ThreadRole = 'main'
+
 export interface Pass {
   readonly name: string
-  readonly thread?: 'main' | 'second' | undefined
+  /** The role of its thread; the main one when left out. */
+  readonly thread?: ThreadRole | undefined
   /** `flat` in a fill: strands spread side by side. */
   readonly lie?: 'round' | 'flat' | undefined
   /** The same needleful goes on from the pass before. */
@@ -333,6 +342,13 @@ export function isMoveLists(repeat: Pass['repeat']): repeat is readonly (readonl
 /** The repeat as a cycle of lists, whichever way it was written. */
 export function cycleOf(pass: Pass): readonly (readonly Move[])[] {
   return isMoveLists(pass.repeat) ? pass.repeat : [pass.repeat]
+}
+
+/** The roles of a stitch's threads: the main one first, then as they come into use. */
+export function rolesOf(document: Pick<StitchDocument, 'passes'>): readonly [ThreadRole, ...ThreadRole[]] {
+  const used = [...new Set(document.passes.map((pass) => pass.thread ?? MAIN_ROLE))]
+  const [first = MAIN_ROLE, ...rest] = used.includes(MAIN_ROLE) ? [MAIN_ROLE, ...used.filter((role) => role !== MAIN_ROLE)] : used
+  return [first, ...rest]
 }
 
 export function parameterSpec(given: Expression | ParameterSpec): ParameterSpec {

@@ -20,6 +20,7 @@ export interface ParameterValue {
   readonly id: string
   readonly name: string
   readonly kind: 'length' | 'count' | 'share'
+  readonly measures: 'apart' | null
   readonly value: number
   /** Given by the teacher, or left to the usual value. */
   readonly given: boolean
@@ -87,6 +88,7 @@ function valueOf(id: string, spec: ParameterSpec, given: Readonly<Record<string,
     id,
     name: spec.name ?? id,
     kind: spec.kind ?? 'length',
+    measures: spec.measures ?? null,
     value: isGiven ? (given[id] as number) : usual,
     given: isGiven,
     usual,

@@ -47,7 +47,7 @@ const TAUGHT_AS: Readonly<Partial<Record<Motion, Motion>>> = {
 const FREE_OF_THE_CLOTH: readonly Motion[] = ['stand', 'bead', 'round-pin']
 
 export function motionsOf(done: WorkedExercise): readonly Motion[] {
-  return (Object.keys(done.worked.motions) as Motion[]).filter((motion) => !PLAIN.includes(motion)).sort()
+  return (Object.keys(done.motions) as Motion[]).filter((motion) => !PLAIN.includes(motion)).sort()
 }
 
 /** The motions as a lesson brings them: leaving a loop and catching it is one thing to learn. */
@@ -73,10 +73,10 @@ export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[]
     const { exercise, assigned } = one
     const motions = motionsOf(one)
     const home = (exercise.homePercent ?? 0) / 100
-    const each = one.minutes.stitching / Math.max(1, one.worked.fitted.count)
+    const each = one.minutes.stitching / Math.max(1, one.stitches)
     const showMinutes = clamp(SHOWN_REPEATS * SHOWN_SLOWER * each, SHOWN_LEAST, SHOWN_MOST)
     const bringsNew = taughtMotions(motions).length > (rests.get(exercise.id)?.length ?? 0)
-    const firstMinutes = bringsNew ? FIRST_LONGER * each * Math.min(FIRST_STITCHES, one.worked.fitted.count) : 0
+    const firstMinutes = bringsNew ? FIRST_LONGER * each * Math.min(FIRST_STITCHES, one.stitches) : 0
     const working = one.minutes.total + firstMinutes
     return {
       id: exercise.id,
@@ -90,7 +90,7 @@ export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[]
       family: assigned.document.family ?? 'other',
       stitch: exercise.stitch,
       base: assigned.base,
-      after: [...(exercise.after ?? []).map((id) => ({ id, because: 'said' as const })), ...(lies.get(exercise.id) ?? [])],
+      after: [...(exercise.over ?? []).map((id) => ({ id, because: 'said' as const })), ...(lies.get(exercise.id) ?? [])],
       detached: motions.some((motion) => FREE_OF_THE_CLOTH.includes(motion)),
       pins: exercise.pins ?? {},
     }

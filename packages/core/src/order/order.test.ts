@@ -266,7 +266,7 @@ describe('the lessons of an order that stays', () => {
 
 describe('the plan that a sampler holds', () => {
   const course = ['a', 'b', 'c'].map((id) => item(id, 10))
-  const exercises = ['a', 'b', 'c', 'x'].map((id) => ({ id, name: id, stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 9 0' } }) as const)
+  const exercises = ['a', 'b', 'c', 'x'].map((id) => ({ id, name: id, stitch: 'back-stitch', on: [{ guide: id }] }))
 
   it('is its lessons; what stands in none follows, filled by minutes', () => {
     const plan = planOf({ exercises, lessons: [{ id: 'l1', title: 'One', exercises: ['c'] }] }, course, settings)

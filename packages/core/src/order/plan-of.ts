@@ -1,5 +1,5 @@
 /** The plan that a sampler holds, and a plan as its lessons. */
-import type { Lesson, Sampler } from '../sampler/index.ts'
+import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { type CoursePlan, roomOf, unitsOf } from './cost.ts'
 import type { CourseItem } from './course.ts'
 import type { CourseSettings } from './wishes.ts'
@@ -12,8 +12,8 @@ export function planOf(
 ): CoursePlan {
   const items = new Map(course.map((item) => [item.id, item] as const))
   const lessons = sampler.lessons.map((lesson) => lesson.exercises.filter((id) => items.has(id)))
-  const placed = new Set(lessons.flat())
-  const rest = sampler.exercises.flatMap(({ id }) => (placed.has(id) ? [] : (items.get(id) ?? [])))
+  const placed = new Set<string>(lessons.flat())
+  const rest = teachingOrder(sampler).flatMap(({ id }) => (placed.has(id) ? [] : (items.get(id) ?? [])))
   return { lessons: [...lessons, ...filledLessons(rest, settings)] }
 }
 

@@ -1,9 +1,10 @@
 /** Two exercises compared part by part, and what would make one easier. */
 import type { Surroundings } from '../assign/index.ts'
 import { mainLength, strandsInWords } from '../assign/index.ts'
-import { workExercise, type WorkedExercise } from '../exercise/index.ts'
+import { workExercise, type WorkedExercise, type WorkedPiece } from '../exercise/index.ts'
 import type { Difficulty } from '../measure/index.ts'
-import type { ExerciseChange } from '../sampler/index.ts'
+import { MAIN_ROLE } from '../notation/index.ts'
+import type { Exercise, LaidExercise, MarkStyle, Operation } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
 import { motionWord, andList } from '../order/index.ts'
 
@@ -54,9 +55,18 @@ export function comparisonInWords(one: Difficulty, other: Difficulty, otherName:
   return second.length > 0 ? `${head}; ${opposite} by ${named(second)}.` : `${head}.`
 }
 
+/** What is changed of an exercise to make it easier. */
+export interface EasingChange {
+  readonly parameters?: Readonly<Record<string, number>>
+  readonly marks?: MarkStyle
+  readonly strands?: number
+}
+
 export interface Easing {
   readonly sentence: string
-  readonly set: ExerciseChange
+  readonly set: EasingChange
+  /** The edits that make it so. */
+  readonly operation: Operation
   /** Points that it takes off. */
   readonly points: number
 }
@@ -66,37 +76,51 @@ const LONGER = 1.25
 /** Changes of an exercise that make it easier, each worked and rated, the most helpful first. */
 export function waysToEase(done: WorkedExercise, around: Surroundings): readonly Easing[] {
   const { exercise, assigned } = done
-  const tries: { readonly words: string; readonly set: ExerciseChange }[] = []
+  const tries: { readonly words: string; readonly set: EasingChange }[] = []
   const main = mainLength(assigned.parameters)
   const id = [...assigned.parameters.values()].find((parameter) => parameter.kind === 'length')?.id
   if (main && id) {
     const longer = Math.round(10 * Math.min(main.max ?? Infinity, main.value * LONGER)) / 10
     if (longer > main.value * 1.05)
-      tries.push({
-        words: `${main.name} ${longer} mm instead of ${Number(main.value.toFixed(2))}`,
-        set: { parameters: { ...exercise.parameters, [id]: longer } },
-      })
+      tries.push({ words: `${main.name} ${longer} mm instead of ${Number(main.value.toFixed(2))}`, set: { parameters: { [id]: longer } } })
   }
   const marks = exercise.marks ?? assigned.document.marks ?? 'guide-only'
-  if (marks !== 'every-hole' && done.guide.kind !== 'shape') tries.push({ words: 'a mark for every hole', set: { marks: 'every-hole' } })
-  for (const strands of [assigned.strands.value - 1, assigned.strands.value + 1])
-    if (strands >= 1 && strands <= 6) tries.push({ words: `${strandsInWords(strands)} instead of ${strandsInWords(assigned.strands.value)}`, set: { strands } })
+  if (marks !== 'every-hole' && done.pieces.some((piece) => piece.guide.kind !== 'shape'))
+    tries.push({ words: 'a mark for every hole', set: { marks: 'every-hole' } })
+  const { value: strands } = assigned.main.strands
+  for (const other of [strands - 1, strands + 1])
+    if (other >= 1 && other <= assigned.main.kind.mostStrands)
+      tries.push({ words: `${strandsInWords(other)} instead of ${strandsInWords(strands)}`, set: { strands: other } })
   return tries
     .flatMap(({ words, set }) => {
-      const result = workExercise({ ...exercise, ...set } as typeof exercise, around)
+      const result = workExercise(laidAgain(done, eased(exercise, set)), around)
       if (!result.ok || result.value.problems.some((problem) => problem.severity === 'error')) return []
       const points = done.difficulty.score - result.value.difficulty.score
-      const parts = partDifferences(done.difficulty, result.value.difficulty)
-      const most = parts.find((part) => part.points > 0)
-      return points < WORTH_SAYING
-        ? []
-        : [
-            {
-              sentence: `With ${words}: ${Math.round(result.value.difficulty.score)} instead of ${Math.round(done.difficulty.score)}${most ? `, mostly ${partWord(most.id)}` : ''}.`,
-              set,
-              points,
-            },
-          ]
+      const most = partDifferences(done.difficulty, result.value.difficulty).find((part) => part.points > 0)
+      if (points < WORTH_SAYING) return []
+      const sentence = `With ${words}: ${Math.round(result.value.difficulty.score)} instead of ${Math.round(done.difficulty.score)}${most ? `, mostly ${partWord(most.id)}` : ''}.`
+      return [{ sentence, set, operation: operationFor(exercise.id, set), points }]
     })
     .sort((a, b) => b.points - a.points)
+}
+
+/** The exercise as eased, on the same pieces. */
+function eased(exercise: Exercise, { parameters, marks, strands }: EasingChange): Exercise {
+  return {
+    ...exercise,
+    ...(parameters ? { parameters: { ...exercise.parameters, ...parameters } } : {}),
+    ...(marks ? { marks } : {}),
+    ...(strands === undefined ? {} : { materials: { ...exercise.materials, [MAIN_ROLE]: { ...exercise.materials?.[MAIN_ROLE], strands } } }),
+  }
+}
+
+function laidAgain({ pieces: [first, ...rest], exercise: { pieces: changes } }: WorkedExercise, exercise: Exercise): LaidExercise {
+  const piece = ({ id, drawn, layer }: WorkedPiece) => ({ id, guide: drawn, layer, change: changes?.[id] ?? {} })
+  return { exercise, pieces: [piece(first), ...rest.map(piece)] }
+}
+
+function operationFor(id: string, { parameters, marks, strands }: EasingChange): Operation {
+  if (parameters) return { kind: 'set-parameters', id, set: parameters }
+  if (strands !== undefined) return { kind: 'assign', id, role: MAIN_ROLE, set: { strands } }
+  return { kind: 'change-exercise', id, set: { marks } }
 }

@@ -1,23 +1,23 @@
 /** What is told about a course besides its order: comparisons, easing, gaps, fading marks, practice, catching up. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { CLASS_PRESETS, classWeights, LOAD_GROUPS, rateDifficulty, USUAL_WEIGHTS } from '../measure/index.ts'
-import { type Exercise, newSampler } from '../sampler/index.ts'
+import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { MOTIONS } from '../work/index.ts'
 import { courseOf, type CourseItem, type CourseSettings, describePlan, rulesOf, stackLayers, USUAL_WISHES } from '../order/index.ts'
 import { catchUp, comparisonInWords, fadeMarks, fillGap, findGaps, partDifferences, practiceAsked, waysToEase } from './index.ts'
+import { type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Aids'))
 const settings: CourseSettings = { lessonMinutes: 90, lessons: null, lessonIds: [], wishes: USUAL_WISHES }
 
-function work(exercise: Omit<Exercise, 'name'> & { name?: string }): WorkedExercise {
-  const result = workExercise({ name: exercise.id, ...exercise }, around)
+function work(exercise: Omit<ShortExercise, 'name'> & { name?: string }): WorkedAlone {
+  const result = workAlone({ name: exercise.id, ...exercise }, around)
   if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
   return result.value
 }
-const line = (id: string, stitch: string, y: number, more: Partial<Exercise> = {}): WorkedExercise =>
+const line = (id: string, stitch: string, y: number, more: Partial<ShortExercise> = {}): WorkedAlone =>
   work({ id, stitch, guide: { kind: 'line', path: `M 0 ${y} L 100 ${y}` }, ...more })
 
 describe('two exercises compared', () => {
@@ -85,9 +85,9 @@ describe('a class that finds something hard', () => {
   })
 
   it('is what the exercise is rated with', () => {
-    const exercise: Exercise = { id: 'x', name: 'x', stitch: 'chain-stitch', guide: { kind: 'line', path: 'M 0 0 L 100 0' } }
-    const loops = workExercise(exercise, { ...around, brief: { ...around.brief, hardFor: { loops: 2 } } })
-    const usual = workExercise(exercise, around)
+    const exercise: ShortExercise = { id: 'x', name: 'x', stitch: 'chain-stitch', guide: { kind: 'line', path: 'M 0 0 L 100 0' } }
+    const loops = workAlone(exercise, { ...around, brief: { ...around.brief, hardFor: { loops: 2 } } })
+    const usual = workAlone(exercise, around)
     expect(loops.ok && usual.ok && loops.value.difficulty.score > usual.value.difficulty.score).toBe(true)
   })
 })
@@ -179,8 +179,9 @@ describe('what a composite is built on', () => {
 })
 
 describe('what lies over what', () => {
-  const fog = work({ id: 'Fog', stitch: 'seed-stitch', guide: { kind: 'shape', path: 'M 0 0 L 40 0 L 40 30 L 0 30 Z' } })
-  const after = (done: readonly WorkedExercise[], id: string) => courseOf(done).find((item) => item.id === id)?.after
+  const fogGiven = { id: 'Fog', stitch: 'seed-stitch', guide: { kind: 'shape', path: 'M 0 0 L 40 0 L 40 30 L 0 30 Z' } } as const
+  const fog = work(fogGiven)
+  const after = (done: readonly WorkedAlone[], id: string) => courseOf(done).find((item) => item.id === id)?.after
 
   it('what stands raised comes after the flat work it touches, and after nothing that lies apart', () => {
     const on = work({ id: 'Hail', stitch: 'french-knot', guide: { kind: 'spots', at: [[20, 15]] } })
@@ -227,11 +228,12 @@ describe('what lies over what', () => {
   })
 
   it('two that meet without a reason are left to the teacher; said in a circle they lie together', () => {
-    const drizzle = (more: Partial<Exercise> = {}) => work({ id: 'Drizzle', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 5 15 L 35 15' }, ...more })
-    const stacks = (done: readonly WorkedExercise[]) => stackLayers(done, courseOf(done), { lessons: done.map((one) => [one.exercise.id]) })
+    const drizzle = (more: Partial<ShortExercise> = {}) =>
+      work({ id: 'Drizzle', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 5 15 L 35 15' }, ...more })
+    const stacks = (done: readonly WorkedAlone[]) => stackLayers(done, courseOf(done), { lessons: done.map((one) => [one.exercise.id]) })
     expect(stacks([fog, drizzle()])).toMatchObject([{ layers: [['Fog', 'Drizzle']], links: [], undecided: [['Fog', 'Drizzle']] }])
-    expect(stacks([fog, drizzle({ after: ['Fog'] })])).toMatchObject([{ layers: [['Fog'], ['Drizzle']], undecided: [] }])
-    const circle = stacks([work({ ...fog.exercise, after: ['Drizzle'] }), drizzle({ after: ['Fog'] })])
+    expect(stacks([fog, drizzle({ over: ['Fog'] })])).toMatchObject([{ layers: [['Fog'], ['Drizzle']], undecided: [] }])
+    const circle = stacks([work({ ...fogGiven, over: ['Drizzle'] }), drizzle({ over: ['Fog'] })])
     expect(circle[0]?.links).toHaveLength(2)
     expect(circle[0]?.layers.flat().sort()).toEqual(['Drizzle', 'Fog'])
   })

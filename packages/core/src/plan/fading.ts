@@ -28,7 +28,7 @@ export function fadeMarks(order: readonly WorkedExercise[], first: MarkStyle, la
     for (const motion of motions) worked.set(motion, (worked.get(motion) ?? 0) + 1)
     const from = done.exercise.marks ?? done.assigned.document.marks ?? 'guide-only'
     const to = FADING[Math.min(end, begin + before)] as MarkStyle
-    const isLine = done.guide.kind === 'line' && !done.guide.centre
+    const isLine = done.pieces.every(({ guide }) => guide.kind === 'line' && !guide.centre)
     return isLine && to !== from ? [{ id: done.exercise.id, from, to, before }] : []
   })
 }

@@ -3,9 +3,9 @@ import type { Surroundings } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { Exercise } from '../sampler/index.ts'
+import { layAlone } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
-import { waysToEase } from './compare.ts'
+import { type EasingChange, waysToEase } from './compare.ts'
 import { type CourseItem, motionsOf, taughtMotions, type PlanDescription } from '../order/index.ts'
 
 export type Gap =
@@ -45,7 +45,7 @@ export interface GapFilling {
   readonly stitch: string
   readonly name: string
   readonly difficulty: number
-  readonly set: Partial<Pick<Exercise, 'parameters' | 'marks' | 'strands'>>
+  readonly set: EasingChange
   readonly because: string
 }
 
@@ -72,12 +72,11 @@ export function fillGap(
   for (const easing of waysToEase(then, around)) {
     const difficulty = high - easing.points
     if (difficulty <= low + 1) continue
-    const { parameters, marks, strands } = easing.set
     offers.push({
       stitch: then.exercise.stitch,
       name: then.assigned.document.name,
       difficulty,
-      set: { ...(parameters ? { parameters } : {}), ...(marks ? { marks } : {}), ...(strands ? { strands } : {}) },
+      set: easing.set,
       because: `the same motion first made easier. ${easing.sentence}`,
     })
   }
@@ -85,7 +84,7 @@ export function fillGap(
   for (const document of library) {
     if (used.has(document.id)) continue
     const guide = practiceGuide(document.practice ?? practiceFor(document), 0, 0, 60)
-    const result = workExercise({ id: document.id, name: document.name, stitch: document.id, guide }, around)
+    const result = workExercise(layAlone({ id: document.id, name: document.name, stitch: document.id }, guide), around)
     if (!result.ok) continue
     const difficulty = result.value.difficulty.score
     const motions = motionsIn(result.value)

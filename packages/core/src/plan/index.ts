@@ -1,6 +1,6 @@
-/** What helps to plan a course: comparisons and gaps, practice and fading marks, the way in for one who joins late, where a new exercise goes. */
+/** What helps to plan a course: comparisons and gaps, practice and fading marks, the way in for one who joins late. */
 export { comparisonInWords, partDifferences, partWord, waysToEase } from './compare.ts'
-export type { Easing } from './compare.ts'
+export type { Easing, EasingChange } from './compare.ts'
 export { FADING, fadeMarks } from './fading.ts'
 export type { FadedMarks } from './fading.ts'
 export { practiceAsked } from './practice.ts'
@@ -10,7 +10,5 @@ export { catchUp } from './catch-up.ts'
 export type { CatchUp } from './catch-up.ts'
 export { fillGap, findGaps } from './gaps.ts'
 export type { Gap, GapFilling } from './gaps.ts'
-export { newExercise, newRows, placeNew, rowValues } from './layout.ts'
-export type { RowOfRows } from './layout.ts'
 export { totalThread } from './thread-totals.ts'
 export type { ThreadTotal } from './thread-totals.ts'

@@ -1,4 +1,4 @@
-/** The thread of a whole sampler, by thread, for one learner: needlefuls at their full cut length. */
+/** The thread of a whole sampler, by thread, for one learner: needlefuls at their full cut length, of every role and shade. */
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { ThreadKind } from '../materials/index.ts'
 import type { SamplerThread } from '../sampler/index.ts'
@@ -15,18 +15,11 @@ export interface ThreadTotal {
 
 export function totalThread(done: readonly WorkedExercise[]): readonly ThreadTotal[] {
   const totals = new Map<string, ThreadTotal>()
-  for (const { assigned, thread: use } of done) {
-    const { thread, kind, bundle, ways } = assigned
-    const before = totals.get(thread.value.id)
-    const singleMm = (before?.singleMm ?? 0) + use.needlefuls * ways.needlefulMm * bundle.strands
+  for (const { thread, kind, bundle, needlefulMm, use } of done.flatMap((one) => one.threads)) {
+    const before = totals.get(thread.id)
+    const singleMm = (before?.singleMm ?? 0) + use.needlefuls * needlefulMm * bundle.strands
     const { lengthMm, strands } = kind.putUp
-    totals.set(thread.value.id, {
-      thread: thread.value,
-      kind,
-      needlefuls: (before?.needlefuls ?? 0) + use.needlefuls,
-      singleMm,
-      putUps: singleMm / (lengthMm * strands),
-    })
+    totals.set(thread.id, { thread, kind, needlefuls: (before?.needlefuls ?? 0) + use.needlefuls, singleMm, putUps: singleMm / (lengthMm * strands) })
   }
   return [...totals.values()]
 }

@@ -42,15 +42,17 @@ export function newSampler(name: string): Sampler {
   const hoop = HOOP_SIZES.find((size) => size.inches === 8)
   return {
     format: 'lemmata-sampler',
-    version: 1,
+    version: 2,
     name,
     units: 'mm',
     brief: USUAL_BRIEF,
     cloth: usualCloth(),
     ...(hoop ? { workingHoop: { shape: 'round', nominalMm: hoop.nominalMm, insideMm: hoop.insideMm, at: [155, 155] } } : {}),
     threads: [{ id: 't1', kind: 'stranded-cotton', colour: { name: 'Rainwater', hex: '#4B6D8F' } }],
+    drawing: { guides: [], groups: [] },
     exercises: [],
     lessons: [],
+    keptOrders: [],
     stitches: [],
   }
 }

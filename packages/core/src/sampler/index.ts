@@ -1,5 +1,12 @@
-/** The sampler document: its types and what it begins with. */
+/** The sampler document: its types, what it begins with, who names whom in it, and the edits that change it. */
 export type * from './types.ts'
+export { countCopies, matricesOf, MOST_COPIES } from './copies.ts'
 export { newSampler, USUAL_BRIEF, USUAL_WAYS, usualCloth, waysFor } from './defaults.ts'
-export { applyOperation, invertOperation } from './operations.ts'
-export type { BriefChange, ExerciseChange, Operation } from './operations.ts'
+export { BRIEF_FIELDS, CLOTH_FIELDS, EXERCISE_FIELDS, GROUP_FIELDS, GUIDE_FIELDS, THREAD_FIELDS } from './fields.ts'
+export { applyOperation, invertOperation } from './operations/index.ts'
+export type { BriefChange, ExerciseChange, Operation, OperationKind, SingleOperation } from './operations/index.ts'
+export { boxOfGuides, countPieces, layAlone, layExercise, layExercises, matricesFor, MOST_PIECES, pieceId } from './pieces.ts'
+export type { LaidExercise, Piece } from './pieces.ts'
+export { danglingReferences, dropDangling, guideOfPiece, referencesOf, usersOf } from './references.ts'
+export type { Named, Reference } from './references.ts'
+export { lessonOf, teachingOrder } from './teaching-order.ts'

@@ -1,10 +1,12 @@
 /**
- * The sampler document: what the teacher decided, and nothing that can be computed. Lengths are millimetres,
- * origin at the top left of the cloth, y down. The contract's schema checks these shapes at every border.
+ * The sampler document: what the teacher decided, and nothing that can be computed, and nobody's name. Lengths
+ * are millimetres, origin at the top left of the cloth, y down. The contract's schema checks these shapes at
+ * every border.
  */
+import type { ExerciseId, GroupId, GuideId, LessonId, PieceId, StitchId, ThreadId } from '../base/index.ts'
+import type { Guide, GuidePart, Pair } from '../guide/index.ts'
 import type { NeedleSchool } from '../materials/index.ts'
-import type { Guide } from '../guide/index.ts'
-import type { StitchDocument } from '../notation/index.ts'
+import type { StitchDocument, ThreadRole } from '../notation/index.ts'
 
 export type Level = 'beginner' | 'improver' | 'experienced'
 export type Handling = 'stab' | 'sew'
@@ -61,11 +63,16 @@ export interface Hoop {
   readonly shape: 'round'
   readonly nominalMm: number
   readonly insideMm: number
-  readonly at: readonly [number, number]
+  readonly at: Pair
 }
 
+/** The hoop in which the finished piece hangs. */
+export type DisplayHoop =
+  | { readonly shape: 'round'; readonly insideMm: number; readonly at: Pair; readonly nominalMm?: number | undefined }
+  | { readonly shape: 'oval'; readonly insideMm: Pair; readonly at: Pair }
+
 export interface SamplerThread {
-  readonly id: string
+  readonly id: ThreadId
   readonly kind: string
   readonly weight?: string | undefined
   readonly colour: Colour
@@ -79,13 +86,22 @@ export interface NeedleChoice {
   readonly size: number
 }
 
-/** Another stitch that the teacher allows, with its own thread and lengths. */
-export interface Substitute {
-  readonly stitch: string
-  readonly parameters?: Readonly<Record<string, number>> | undefined
-  readonly thread?: string | undefined
+/** One of a stitch's threads: what is left out is chosen, and said to be chosen. */
+export interface Material {
+  readonly thread?: ThreadId | undefined
   readonly strands?: number | undefined
   readonly needle?: NeedleChoice | undefined
+  /** Threads by row of an interlocking fill, from its first row on; the last serves all later rows. */
+  readonly shades?: readonly ThreadId[] | undefined
+}
+
+export type Materials = Readonly<Partial<Record<ThreadRole, Material>>>
+
+/** Another stitch that the teacher allows, with its own thread and lengths. */
+export interface Substitute {
+  readonly stitch: StitchId
+  readonly parameters?: Readonly<Record<string, number>> | undefined
+  readonly materials?: Materials | undefined
 }
 
 /** A sample that was tried: with what setting, how it came out, what was decided, how many of a class preferred it. */
@@ -126,62 +142,48 @@ export interface HardFor {
 export interface KeptOrder {
   readonly id: string
   readonly name: string
-  readonly exercises: readonly string[]
-  readonly lessons: readonly (readonly string[])[]
+  readonly lessons: readonly (readonly ExerciseId[])[]
 }
 
 /** What a teacher may leave to her learners in an exercise. */
 export type FreeSetting = 'colour' | 'strands' | 'length' | 'marks'
 
-/** What a learner has chosen for an exercise, of what it leaves free. */
-export interface LearnerChoice {
-  /** One of the stitches allowed instead. */
-  readonly stitch?: string | undefined
-  readonly thread?: string | undefined
-  readonly strands?: number | undefined
-  readonly parameters?: Readonly<Record<string, number>> | undefined
-  readonly marks?: MarkStyle | undefined
-}
-
-/** The sampler as one learner works it. */
-export interface LearnerVersion {
-  readonly id: string
-  readonly name: string
-  readonly hand?: 'left' | 'right' | undefined
-  /** Nothing is left open: clear orders throughout. */
-  readonly settled?: boolean | undefined
-  /** By the id of the exercise. */
-  readonly choices: Readonly<Record<string, LearnerChoice>>
-}
-
 /** Where an exercise must stand in the course. */
 export interface Pins {
   /** Not taught in this course; it keeps its place on the cloth. */
   readonly excluded?: boolean | undefined
-  readonly lesson?: string | undefined
+  readonly lesson?: LessonId | undefined
   readonly first?: boolean | undefined
   readonly last?: boolean | undefined
-  readonly before?: readonly string[] | undefined
-  readonly after?: readonly string[] | undefined
-  readonly together?: readonly string[] | undefined
+  readonly before?: readonly ExerciseId[] | undefined
+  readonly after?: readonly ExerciseId[] | undefined
+  readonly together?: readonly ExerciseId[] | undefined
+}
+
+/** A guide that an exercise is worked on, or a part of it. */
+export interface WorkedOn {
+  readonly guide: GuideId
+  readonly part?: GuidePart | undefined
+}
+
+/** What one piece has otherwise than the exercise. */
+export interface PieceChange {
+  readonly materials?: Materials | undefined
+  readonly parameters?: Readonly<Record<string, number>> | undefined
 }
 
 export interface Exercise {
-  readonly id: string
+  readonly id: ExerciseId
   readonly name: string
-  readonly stitch: string
-  readonly guide: Guide
+  readonly stitch: StitchId
+  /** Each guide once; a guide's copies are pieces of the exercise too. */
+  readonly on: readonly WorkedOn[]
   readonly parameters?: Readonly<Record<string, number>> | undefined
   readonly variant?: string | undefined
   readonly marks?: MarkStyle | undefined
   readonly nth?: number | undefined
-  readonly layer?: MarkLayer | undefined
-  readonly thread?: string | undefined
-  readonly strands?: number | undefined
-  readonly needle?: NeedleChoice | undefined
-  readonly secondThread?: string | undefined
-  readonly secondStrands?: number | undefined
-  readonly secondNeedle?: NeedleChoice | undefined
+  readonly materials?: Materials | undefined
+  readonly pieces?: Readonly<Record<PieceId, PieceChange>> | undefined
   readonly substitutes?: readonly Substitute[] | undefined
   readonly asShown?: { readonly strands?: number | undefined; readonly pitchMm?: number | undefined; readonly colour?: Colour | undefined } | undefined
   readonly pins?: Pins | undefined
@@ -192,30 +194,69 @@ export interface Exercise {
   readonly hold?: 'tight' | 'easy' | 'free' | undefined
   readonly toleranceMm?: number | undefined
   readonly waysOfWorking?: OverruledWays | undefined
-  readonly after?: readonly string[] | undefined
+  /** Exercises that lie under it and are worked before it. */
+  readonly over?: readonly ExerciseId[] | undefined
   readonly note?: string | undefined
   readonly trials?: readonly TrialNote[] | undefined
 }
 
 export interface Lesson {
-  readonly id: string
+  readonly id: LessonId
   readonly title: string
-  readonly exercises: readonly string[]
+  readonly exercises: readonly ExerciseId[]
+}
+
+/** Live copies: change the first, and all follow. The first copy is the guide itself. */
+export type Copies =
+  /** Turned about a centre: evenly round, or over a span with both ends taken. `upright`: moved without being turned. */
+  | { readonly kind: 'round'; readonly centre: Pair; readonly count: number; readonly spanRad?: number | undefined; readonly upright?: boolean | undefined }
+  /** Evenly along a path from its beginning to its end, turned as the path turns. */
+  | { readonly kind: 'along'; readonly path: string; readonly count: number; readonly upright?: boolean | undefined }
+  /** In columns and rows; in a brick every second row stands half a step aside. */
+  | { readonly kind: 'rows'; readonly columns: number; readonly rows: number; readonly stepMm: Pair; readonly brick?: boolean | undefined }
+  /** Itself and its mirror image in a line. */
+  | { readonly kind: 'mirror'; readonly line: readonly [Pair, Pair] }
+
+/** A guide on the cloth, with or without a stitch. */
+export interface DrawnGuide {
+  readonly id: GuideId
+  readonly name?: string | undefined
+  /** `trace` (unless said): goes on the cloth; `look`: printed for the eye; `frame`: neither. */
+  readonly layer?: MarkLayer | undefined
+  /** Only sketched: neither traced nor worked. */
+  readonly draft?: boolean | undefined
+  readonly guide: Guide
+  readonly copies?: Copies | undefined
+}
+
+/** Guides that are moved and copied together. A guide belongs to one group at most. */
+export interface GuideGroup {
+  readonly id: GroupId
+  readonly name?: string | undefined
+  readonly members: readonly GuideId[]
+  readonly copies?: Copies | undefined
+}
+
+/** All the guides on the cloth. */
+export interface GuideDrawing {
+  readonly guides: readonly DrawnGuide[]
+  readonly groups: readonly GuideGroup[]
 }
 
 export interface Sampler {
   readonly format: 'lemmata-sampler'
-  readonly version: 1
+  readonly version: 2
   readonly name: string
   readonly units: 'mm' | 'in'
   readonly brief: Brief
   readonly cloth: SamplerCloth
   readonly workingHoop?: Hoop | undefined
-  readonly displayHoop?: Hoop | undefined
+  readonly displayHoop?: DisplayHoop | undefined
   readonly threads: readonly SamplerThread[]
+  readonly drawing: GuideDrawing
+  /** Their place in this list says nothing; the lessons are the order of teaching. */
   readonly exercises: readonly Exercise[]
   readonly lessons: readonly Lesson[]
-  readonly keptOrders?: readonly KeptOrder[] | undefined
-  readonly learnerVersions?: readonly LearnerVersion[] | undefined
+  readonly keptOrders: readonly KeptOrder[]
   readonly stitches: readonly StitchDocument[]
 }

@@ -3,15 +3,18 @@
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
 import { nameNeedle, nameThread } from '../materials/index.ts'
-import { boxOfExercise, drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
+import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
+import { boxOfExercise } from '../extent/index.ts'
 import { placeAt } from '../geometry/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
-import { fittedLength, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
-import type { LearnerVersion, Lesson, Sampler } from '../sampler/index.ts'
-import { demonstrate, type Hand, type Step } from '../steps/index.ts'
+import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
+import type { Learner } from '../classes/index.ts'
+import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
+import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
 import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
+import { capitalised, counted, countInWords, roleWord, sizeInWords } from './said.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
@@ -30,15 +33,15 @@ export function letterOf(index: number): string {
   return index < 26 ? letter : `${letter}${Math.floor(index / 26) + 1}`
 }
 
-/** What the sheet says it is: the lesson, and whose version. */
-export function sheetTitle(lesson: Pick<Lesson, 'title'> | null | undefined, version: Pick<LearnerVersion, 'name'> | null | undefined): string {
-  return `${lesson?.title ?? 'All lessons'}${version ? `, for ${version.name}` : ''}`
+/** What the sheet says it is: the lesson, and whose. */
+export function sheetTitle(lesson: Pick<Lesson, 'title'> | null | undefined, learner: Pick<Learner, 'name'> | null | undefined): string {
+  return `${lesson?.title ?? 'All lessons'}${learner ? `, for ${learner.name}` : ''}`
 }
 
 export function makeSheets(order: SheetOrder): Drawing[] {
   const area = contentArea(order.page)
   const flow = new Flow(area, order.measure)
-  const key = new Map(order.sampler.exercises.map((exercise, index) => [exercise.id, letterOf(index)]))
+  const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
   const pattern = patternTiles(order, area, key)
   writeKey(flow, order, key)
   for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
@@ -89,7 +92,7 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
       }
       const by = { x: area.left - from.x, y: area.top - from.y }
       const items = order.exercises.flatMap((done) => [
-        ...(done.exercise.layer === 'frame' ? [] : drawMarkItems(done.marks, PRINTED_MARKS)),
+        ...done.pieces.flatMap((piece) => (piece.layer === 'frame' ? [] : drawMarkItems(piece.marks, PRINTED_MARKS))),
         letter(done, key.get(done.exercise.id) ?? ''),
       ])
       tiles.push([
@@ -112,7 +115,7 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
 
 /** The exercise's letter, before its start. */
 function letter(done: WorkedExercise, text: string): DrawingItem {
-  const { guide } = done
+  const [{ guide }] = done.pieces
   if (guide.kind === 'line') {
     const start = placeAt(guide.path, 0)
     return words(text, { x: start.at.x - start.direction.x * 6.4, y: start.at.y - start.direction.y * 6.4 + 1.5 }, 4.4, 'text-bold', INK, 'middle')
@@ -215,49 +218,48 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
   )
   for (const done of order.exercises) {
     const { assigned, exercise } = done
-    row(
-      [
-        key.get(exercise.id) ?? '',
-        exercise.name,
-        assigned.document.name,
-        lengthWords(done, order.sampler.units),
-        String(assigned.strands.value),
-        `${nameThread(assigned.kind)}, ${assigned.thread.value.colour.name}`,
-        nameNeedle(assigned.needle.value),
-      ],
-      'text',
-    )
+    for (const [index, used] of done.threads.entries()) {
+      const own = index === 0
+      row(
+        [
+          own ? (key.get(exercise.id) ?? '') : '',
+          own ? exercise.name : '',
+          own ? assigned.document.name : capitalised(roleWord(used, done)),
+          own ? sizeInWords(spokenSize(done), order.sampler.units) : '',
+          String(used.strands.value),
+          `${nameThread(used.kind)}, ${used.thread.colour.name}`,
+          nameNeedle(used.needle.value),
+        ],
+        'text',
+      )
+    }
   }
   flow.space(5)
 }
 
-/** What is measured of this exercise, as the key says it: a stitch, a spacing, a knot. */
-function lengthWords(done: WorkedExercise, units: LengthUnit): string {
-  if (done.guide.kind === 'spots') return `${done.worked.fitted.count} of ${formatLength(done.widthMm, units)}`
-  const length = formatLength(fittedLength(done), units, units === 'mm' ? 2 : 3)
-  return done.guide.kind === 'shape' ? `${length} apart` : length
-}
-
-/** The exercise in a few sentences: stitches, thread, needle, time. */
+/** The exercise in a few sentences: stitches, threads, needles, time. */
 function summary(done: WorkedExercise, units: LengthUnit): string {
-  const { assigned, guide, minutes, thread, worked } = done
-  const each = guide.kind === 'spots' ? '' : `, ${lengthWords(done, units)}${guide.kind === 'shape' ? '' : ' each'}`
-  const { value: strands } = assigned.strands
-  const needlefuls = `${thread.needlefuls} ${thread.needlefuls === 1 ? 'needleful' : 'needlefuls'} of ${formatLength(assigned.ways.needlefulMm, units, 0)}`
+  const { assigned, minutes } = done
+  const threads = done.threads.map((used) => {
+    const role = done.threads.length > 1 ? `${capitalised(roleWord(used, done))}: ` : ''
+    const strands = strandsInWords(used.strands.value)
+    const text = `${role === '' ? capitalised(strands) : strands} of ${nameThread(used.kind).toLowerCase()} in ${used.thread.colour.name}, ${nameNeedle(used.needle.value).toLowerCase()} needle`
+    return `${role}${text}; ${counted(used.use.needlefuls, 'needleful')} of ${formatLength(used.needlefulMm, units, 0)}.`
+  })
   return [
-    `${assigned.document.name}. ${worked.fitted.count} stitches${each}.`,
-    `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${nameThread(assigned.kind).toLowerCase()} in ${assigned.thread.value.colour.name}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle.`,
-    `${needlefuls}; about ${formatMinutes(minutes.total)}. Tension: ${assigned.document.tension ?? 'easy'}.`,
+    `${assigned.document.name}. ${countInWords(done)}, ${sizeInWords(spokenSize(done), units)}.`,
+    ...threads,
+    `About ${formatMinutes(minutes.total)}. Tension: ${assigned.document.tension ?? 'easy'}.`,
   ].join(' ')
 }
 
 /** What the teacher allows instead, with its own strands, needle and length. */
 function writeSubstitutes(flow: Flow, order: SheetOrder, done: WorkedExercise): void {
-  for (const { result } of workSubstitutes(done.exercise, surroundingsOf(order.sampler))) {
+  for (const { result } of workSubstitutes(done, surroundingsOf(order.sampler))) {
     if (!result.ok) continue
     const { assigned } = result.value
-    const strands = strandsInWords(assigned.strands.value)
-    const text = `Or ${assigned.document.name.toLowerCase()}: ${strands}, ${nameNeedle(assigned.needle.value).toLowerCase()} needle, ${lengthWords(result.value, order.sampler.units)}; about ${formatMinutes(result.value.minutes.total)}.`
+    const { strands, needle } = assigned.main
+    const text = `Or ${assigned.document.name.toLowerCase()}: ${strandsInWords(strands.value)}, ${nameNeedle(needle.value).toLowerCase()} needle, ${sizeInWords(spokenSize(result.value), order.sampler.units)}; about ${formatMinutes(result.value.minutes.total)}.`
     flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   }
 }
@@ -284,13 +286,13 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   if (choices) flow.text(choices, { sizeMm: 3.4, colour: WALNUT })
   for (const text of waysInWords(done)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   flow.space(1.5)
-  const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, hand: order.hand })
+  const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, threads: roleThreads(assigned), hand: order.hand })
   if (shown.ok) {
     const look = lookOf(assigned)
     const steps = firstSteps(shown.value.steps)
     for (let from = 0; from < steps.length; from += FRAME.perRow) {
       const row = steps.slice(from, from + FRAME.perRow)
-      const captions = row.map((step) => wrapText(step.sentence, FRAME.widthMm, 3, 'text', flow.measure))
+      const captions = row.map((step) => wrapText(stepSentence(step, assigned), FRAME.widthMm, 3, 'text', flow.measure))
       const height = FRAME.heightMm + 2 + Math.max(...captions.map((lines) => lines.length)) * 3.9 + 2.5
       const items = row.flatMap((step, index): DrawingItem[] => {
         const x = index * (FRAME.widthMm + FRAME.gapMm)

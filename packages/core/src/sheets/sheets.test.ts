@@ -1,24 +1,24 @@
 /** Sheets as layout: nothing runs off the paper, everything that must be said is there. */
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
-import { workExercise } from '../exercise/index.ts'
-import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
+import { newSampler, type Sampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { contentArea, letterOf, makeSheets, type MeasureText, PAGE_SIZES, wrapText } from './index.ts'
+import { layShort, type ShortExercise, workAlone } from '../testing/index.ts'
 
 /** A face whose every letter is half as wide as high. */
 const measure: MeasureText = (text, sizeMm) => text.length * sizeMm * 0.5
 
-const exercises: Exercise[] = LIBRARY.map((document, index) => ({
+const exercises: ShortExercise[] = LIBRARY.map((document, index) => ({
   id: `e${index}`,
   name: document.name,
   stitch: document.id,
   guide: practiceGuide(document.practice ?? practiceFor(document), 155, 40 + index * 7, 150),
 }))
-const sampler: Sampler = { ...newSampler('Whole library'), exercises }
+const sampler: Sampler = { ...newSampler('Whole library'), exercises: exercises.map((one) => layShort(one).exercise) }
 const done = exercises.map((exercise) => {
-  const result = workExercise(exercise, surroundingsOf(sampler))
+  const result = workAlone(exercise, surroundingsOf(sampler))
   if (!result.ok) throw new Error(result.problems[0]?.message)
   return result.value
 })
@@ -93,9 +93,9 @@ describe('words on lines', () => {
 
 describe('what a learner may take instead', () => {
   it('what is left free is printed, and nothing where all is as written', () => {
-    const first = exercises.find((one) => one.stitch === 'back-stitch') as Exercise
-    const words = (free: Exercise['free']): string => {
-      const result = workExercise({ ...first, free }, surroundingsOf(sampler))
+    const first = exercises.find((one) => one.stitch === 'back-stitch') as ShortExercise
+    const words = (free: ShortExercise['free']): string => {
+      const result = workAlone({ ...first, free }, surroundingsOf(sampler))
       if (!result.ok) throw new Error('not worked')
       return makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
         .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
@@ -106,9 +106,12 @@ describe('what a learner may take instead', () => {
   })
 
   it('is printed with its own strands, needle and length; what cannot be worked there is not', () => {
-    const first = exercises.find((one) => one.stitch === 'back-stitch') as Exercise
-    const given: Exercise = { ...first, substitutes: [{ stitch: 'chain-stitch', strands: 3, parameters: { L: 3.5 } }, { stitch: 'satin-stitch' }] }
-    const result = workExercise(given, surroundingsOf(sampler))
+    const first = exercises.find((one) => one.stitch === 'back-stitch') as ShortExercise
+    const given: ShortExercise = {
+      ...first,
+      substitutes: [{ stitch: 'chain-stitch', materials: { main: { strands: 3 } }, parameters: { L: 3.5 } }, { stitch: 'satin-stitch' }],
+    }
+    const result = workAlone(given, surroundingsOf(sampler))
     if (!result.ok) throw new Error('not worked')
     const text = makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
       .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
@@ -118,7 +121,7 @@ describe('what a learner may take instead', () => {
   })
 
   it('every pass of a composite has its pictures', () => {
-    const result = workExercise(exercises.find((one) => one.stitch === 'whipped-back') as Exercise, surroundingsOf(sampler))
+    const result = workAlone(exercises.find((one) => one.stitch === 'whipped-back') as ShortExercise, surroundingsOf(sampler))
     if (!result.ok) throw new Error('not worked')
     const text = makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
       .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
@@ -130,8 +133,8 @@ describe('what a learner may take instead', () => {
 describe('ways of working', () => {
   const words = (ways: Partial<Sampler['brief']['waysOfWorking']>, stitch: string): string => {
     const changed: Sampler = { ...sampler, brief: { ...sampler.brief, waysOfWorking: { ...sampler.brief.waysOfWorking, ...ways } } }
-    const exercise = exercises.find((one) => one.stitch === stitch) as Exercise
-    const result = workExercise(exercise, surroundingsOf(changed))
+    const exercise = exercises.find((one) => one.stitch === stitch) as ShortExercise
+    const result = workAlone(exercise, surroundingsOf(changed))
     if (!result.ok) throw new Error('not worked')
     const pages = makeSheets({ sampler: changed, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
     return pages.flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])))).join(' ')

@@ -5,8 +5,18 @@
 import { failure, type Result, success } from '../base/index.ts'
 import { lengthOf, measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
-import { cycleOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument } from '../notation/index.ts'
-import { cutUnders, type Hole, type Segment, type StitchWork, type SurfaceKind, type SurfacePass, type WorkedStitch, workStitch } from '../work/index.ts'
+import { cycleOf, MAIN_ROLE, type MaterialValues, type Move, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
+import {
+  cutUnders,
+  type Hole,
+  type RoleThreads,
+  type Segment,
+  type StitchWork,
+  type SurfaceKind,
+  type SurfacePass,
+  type WorkedStitch,
+  workStitch,
+} from '../work/index.ts'
 import { passSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
@@ -15,6 +25,8 @@ export interface DemonstrationRequest {
   readonly document: StitchDocument
   readonly parameters: ParameterValues
   readonly materials: MaterialValues
+  /** Of the stitch's other threads; as the main one where left out. */
+  readonly threads?: RoleThreads
   readonly hand: Hand
   /** On this guide instead of the short one. */
   readonly guide?: ReadGuide
@@ -33,7 +45,9 @@ export interface Step {
   readonly pass: number
   readonly block: Hole['made']['block']
   readonly repeat: number
-  readonly thread: 'main' | 'second'
+  readonly thread: ThreadRole
+  /** Another of the stitch's threads is taken up for this step. */
+  readonly takes: boolean
   /** Segments with a sequence up to this one have been made. */
   readonly sequence: number
   /** A loop that waits to be caught. */
@@ -70,7 +84,7 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
   const guide = request.guide ?? shortGuide(request)
   if (!guide) return failure()
   const { document, parameters, materials } = request
-  const work: StitchWork = { document, guide, parameters, materials, leftHand: false }
+  const work: StitchWork = { document, guide, parameters, materials, ...(request.threads ? { threads: request.threads } : {}), leftHand: false }
   const worked = workStitch(work)
   if (!worked.ok) return worked
   return success(describe(request, guide, worked.value))
@@ -162,6 +176,7 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
     steps: shown.map(({ past, ...step }, index) => ({
       ...step,
       number: index + 1,
+      takes: step.thread !== (shown[index - 1]?.thread ?? MAIN_ROLE),
       inHand: past ? lyingInHand(past, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
     })),
     guide,
@@ -200,6 +215,8 @@ function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfacePa
     turns: 0,
     wound: 'wrap',
     sizeMm: 0,
+    wrapMm: 0,
+    row: null,
   }))
 }
 
@@ -235,7 +252,8 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
         pass: pass.made.pass,
         block: pass.made.block,
         repeat: pass.made.repeat,
-        thread: document.passes[pass.made.pass]?.thread ?? 'main',
+        thread: document.passes[pass.made.pass]?.thread ?? MAIN_ROLE,
+        takes: false,
         sequence,
         loose: null,
         past: pass,
@@ -274,7 +292,8 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
       pass: hole.made.pass,
       block: hole.made.block,
       repeat: hole.made.repeat,
-      thread: document.passes[hole.made.pass]?.thread ?? 'main',
+      thread: document.passes[hole.made.pass]?.thread ?? MAIN_ROLE,
+      takes: false,
       sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
       past: null,

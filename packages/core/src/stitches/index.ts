@@ -42,3 +42,9 @@ export const LIBRARY: readonly StitchDocument[] = [
 export function findStitch(id: string, own: readonly StitchDocument[] = []): StitchDocument | null {
   return own.find((stitch) => stitch.id === id) ?? LIBRARY.find((stitch) => stitch.id === id) ?? null
 }
+
+/** The teacher's own and the library's, her own first where both have an id. */
+export function allStitches(own: readonly StitchDocument[] = []): readonly StitchDocument[] {
+  const ids = new Set(own.map((stitch) => stitch.id))
+  return [...own, ...LIBRARY.filter((stitch) => !ids.has(stitch.id))]
+}

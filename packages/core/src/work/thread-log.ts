@@ -22,13 +22,13 @@ export interface NewSegment {
   readonly turns?: number
   readonly wound?: Wound
   readonly sizeMm?: number
+  readonly wrapMm?: number
 }
 
 export class ThreadLog {
   readonly segments: Segment[] = []
   readonly holes: Hole[] = []
   readonly counts = new Map<Motion, number>()
-  trips = 0
   private order = 0
   /** Labels that some move looks for by place: only these are entered in cells. */
   constructor(private readonly seekable: ReadonlySet<string>) {}
@@ -105,15 +105,14 @@ export class ThreadLog {
     }
   }
 
-  makeHole(at: Point, move: 'up' | 'down', context: MoveContext): number {
+  makeHole(at: Point, move: 'up' | 'down', context: MoveContext, { role }: ThreadSettings): number {
     const index = this.holes.length
     const key = `${Math.round(at.x / SAME_HOLE_MM)},${Math.round(at.y / SAME_HOLE_MM)}`
     const same = this.byPlace.get(key) ?? index
     if (same === index) this.byPlace.set(key, index)
     else this.note('shared-hole')
-    this.holes.push({ x: at.x, y: at.y, move, made: context.made, same })
+    this.holes.push({ x: at.x, y: at.y, move, thread: role, row: context.row, made: context.made, same })
     this.note(move)
-    this.trips += 1
     return index
   }
 
@@ -139,6 +138,7 @@ export class ThreadLog {
       order: this.order,
       sequence: this.order,
       made: given.context.made,
+      row: given.context.row,
       label: given.label,
       from: given.from,
       to: given.to,
@@ -148,6 +148,7 @@ export class ThreadLog {
       turns: given.turns ?? 0,
       wound: given.wound ?? 'wrap',
       sizeMm: given.sizeMm ?? 0,
+      wrapMm: given.wrapMm ?? 0,
     }
     this.segments.push(segment)
     if (given.label !== null) {

@@ -1,6 +1,7 @@
 /** What a move brings with it: the thread it is worked with, where it stands in the document, what it refers to. */
 import type { Point } from '../geometry/index.ts'
-import type { MoveRef, ThreadRole } from './types.ts'
+import type { ThreadRole } from '../notation/index.ts'
+import type { MoveRef } from './types.ts'
 
 /** A move that cannot be made, as a sentence. */
 export class MoveError extends Error {}
@@ -15,6 +16,7 @@ export interface ThreadSettings {
 
 export interface MoveContext {
   readonly made: MoveRef
+  readonly row: number | null
   readonly label: string | null
   readonly direction: Point
   readonly mirror: 1 | -1

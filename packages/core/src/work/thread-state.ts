@@ -26,7 +26,6 @@ export class ThreadState {
   readonly log: ThreadLog
   readonly passes: SurfacePass[] = []
   readonly patches: Patch[] = []
-  wrapMm = 0
   private settings: ThreadSettings
   /** In front: the way so far from the hole it came up by. */
   private way: Point3[] | null = null
@@ -86,7 +85,7 @@ export class ThreadState {
       this.dropLoop(loop)
     }
     if (round && !loop) throw new MoveError('there is no loose loop for this move to catch. Leave one with "loose" first.')
-    const hole = this.log.makeHole(at, 'up', context)
+    const hole = this.log.makeHole(at, 'up', context, this.settings)
     const sameAsLast = from >= 0 && this.log.sameHole(from, hole)
     if (sameAsLast && !loop && !split)
       this.fault('pulled-through', at, context, 'the needle comes up in the very hole it has just gone down by, so the stitch would pull out.')
@@ -104,7 +103,7 @@ export class ThreadState {
     const way = this.way
     if (!way) throw new MoveError('the needle goes down while the thread is already behind. Come up first.')
     const from = this.lastHole
-    const hole = this.log.makeHole(at, 'down', context)
+    const hole = this.log.makeHole(at, 'down', context, this.settings)
     if (this.log.sameHole(from, hole) && way.length === 1 && !how.loose && this.turns === 0) {
       this.fault('pulled-through', at, context, 'the needle goes down the very hole it came up by, so the stitch would pull out.')
     }
@@ -362,10 +361,9 @@ export class ThreadState {
     const { diameterMm, lineWidthMm, shaftMm } = this.settings
     const wraps = { turns: this.turns, wound: this.wound, freeMm: this.freeMm, diameterMm, lineWidthMm, shaftMm }
     const made = windUp(wraps, this.log.at3(from), this.log.at3(hole), context.direction, context.mirror)
-    this.wrapMm += made.wrapMm
-    const { kind, way, sizeMm } = made
+    const { kind, way, sizeMm, wrapMm } = made
     const segment = this.log.add(
-      { side: 'front', kind, from, to: hole, way, context, label: context.label, turns: this.turns, wound: this.wound, sizeMm },
+      { side: 'front', kind, from, to: hole, way, context, label: context.label, turns: this.turns, wound: this.wound, sizeMm, wrapMm },
       this.settings,
     )
     segment.lengthMm = made.coreMm
@@ -386,9 +384,11 @@ export class ThreadState {
     )
     this.note('wind')
     this.note('wrap', Math.max(1, Math.round(turns)))
-    this.wrapMm += made.wrapMm
     const way = [at, { x: at.x + context.direction.x * 0.02, y: at.y + context.direction.y * 0.02, z: 0 }]
-    this.log.add({ side: 'front', kind: 'knot', from: hole, to: hole, way, context, label: null, turns: Math.round(turns), sizeMm: made.sizeMm }, this.settings)
+    this.log.add(
+      { side: 'front', kind: 'knot', from: hole, to: hole, way, context, label: null, turns: Math.round(turns), sizeMm: made.sizeMm, wrapMm: made.wrapMm },
+      this.settings,
+    )
   }
 
   /** The thread opens where the needle pierces it, and is drawn bent there. */

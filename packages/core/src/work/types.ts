@@ -1,13 +1,12 @@
 /** What working a stitch on a guide gives: pieces of thread with a side, a path and an order, and what was counted. */
 import type { Point, Point3 } from '../geometry/index.ts'
 import type { Under } from './front-way.ts'
+import type { ThreadRole } from '../notation/index.ts'
 import type { MotionCounts } from './motions.ts'
 
 export type { Motion, MotionCounts } from './motions.ts'
 
 export type Side = 'front' | 'back'
-export type ThreadRole = 'main' | 'second'
-
 /** How a piece of thread came to lie as it does; each kind has one geometry rule. */
 export type SegmentKind = 'straight' | 'loop' | 'kept' | 'knot' | 'coil' | 'bead'
 
@@ -39,6 +38,8 @@ export interface Segment {
   /** In which order the pieces came to be; `order` says how they lie. */
   readonly sequence: number
   readonly made: MoveRef
+  /** The row of an interlocking fill that it belongs to; null elsewhere. */
+  readonly row: number | null
   readonly label: string | null
   /** Indexes into `holes`: where it comes out of and goes into the cloth. */
   readonly from: number
@@ -54,10 +55,14 @@ export interface Segment {
   readonly wound: Wound
   /** Knot, bead: its diameter. Coil: its length. mm; 0 otherwise. */
   readonly sizeMm: number
+  /** Thread wound round the needle for it, mm; 0 where nothing was wound. */
+  readonly wrapMm: number
 }
 
 export interface Hole extends Point {
   readonly move: 'up' | 'down'
+  readonly thread: ThreadRole
+  readonly row: number | null
   readonly made: MoveRef
   /** The first hole at this very place (its own index when it is new). */
   readonly same: number
@@ -130,7 +135,4 @@ export interface WorkedStitch {
   readonly fitted: Fitted
   readonly motions: MotionCounts
   readonly repeats: number
-  /** Trips of the thread through the cloth, wraps' mm and turns. */
-  readonly trips: number
-  readonly wrapMm: number
 }

@@ -5,7 +5,15 @@
 import { error, failure, type Problem, type Result, success } from '../base/index.ts'
 import { dot, insetRegion, type Point, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
-import { type Compiled, ExpressionError, type MaterialValues, type ParameterValues, type StitchDocument } from '../notation/index.ts'
+import {
+  type Compiled,
+  ExpressionError,
+  MAIN_ROLE,
+  type MaterialValues,
+  type ParameterValues,
+  type StitchDocument,
+  type ThreadRole,
+} from '../notation/index.ts'
 import { compileStitch, where } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { framesOnThread } from './each.ts'
@@ -21,7 +29,10 @@ export interface StitchWork {
   readonly document: StitchDocument
   readonly guide: ReadGuide
   readonly parameters: ParameterValues
+  /** Of the main thread. */
   readonly materials: MaterialValues
+  /** Of the stitch's other threads, by role; one that is not named is as the main one. */
+  readonly threads?: RoleThreads
   /** The same design on the cloth, worked by the left hand from its other end. */
   readonly leftHand: boolean
   /** Fewest advances in each leg. */
@@ -32,6 +43,8 @@ export interface StitchWork {
   readonly tight?: boolean
 }
 
+export type RoleThreads = Readonly<Partial<Record<ThreadRole, Pick<MaterialValues, 'D' | 'W' | 'F' | 'ds'>>>>
+
 /** Every piece of thread, or the first problem with the pass, block and move that it names. */
 export function workStitch(work: StitchWork): Result<WorkedStitch> {
   const compiled = compileStitch(work.document)
@@ -41,6 +54,8 @@ export function workStitch(work: StitchWork): Result<WorkedStitch> {
 
 /** A document may ask for any number of moves; a hand could not make more than these in a year. */
 const MOST_MOVES_MADE = 2_000_000
+/** A tie's holes stand so far beside the thread that it holds, mm. */
+const BESIDE_TIED_MM = 0.08
 /** A fill's stitches turn when their directions differ by this, radians: two degrees. */
 const TURN_RAD = 0.035
 
@@ -60,8 +75,10 @@ class Worker {
   private made = 0
   private leftOut = false
   /** A thread has been laid, so what is worked in another thread now ties it down. */
-  private laid: 'main' | 'second' | null = null
-  private role: 'main' | 'second' = 'main'
+  private laid: ThreadRole | null = null
+  private role: ThreadRole = MAIN_ROLE
+  /** The row of an interlocking fill that is worked just now. */
+  private row: number | null = null
 
   constructor(
     private readonly work: StitchWork,
@@ -70,11 +87,11 @@ class Worker {
     this.guide = work.guide
     this.base = new Map(Object.entries(work.materials))
     for (const [id, parameter] of work.parameters) this.base.set(id, parameter.value)
-    this.thread = new ThreadState(this.settings('main', 'round'), seekable, { forgiving: work.forgiving ?? false, tight: work.tight ?? false })
+    this.thread = new ThreadState(this.settings(MAIN_ROLE, 'round'), seekable, { forgiving: work.forgiving ?? false, tight: work.tight ?? false })
   }
 
-  private settings(role: 'main' | 'second', lie: 'round' | 'flat'): ThreadSettings {
-    const { D, W, F, ds } = this.work.materials
+  private settings(role: ThreadRole, lie: 'round' | 'flat'): ThreadSettings {
+    const { D, W, F, ds } = this.work.threads?.[role] ?? this.work.materials
     return { role, lie, diameterMm: D, lineWidthMm: lie === 'flat' ? F : W, shaftMm: ds }
   }
 
@@ -86,7 +103,7 @@ class Worker {
     for (const [index, pass, piece] of pieces.flatMap((one) => [...all.entries()].map(([at, pass]) => [at, pass, one] as const))) {
       if (this.guide !== piece) this.thread.log.forgetLabels()
       this.guide = piece
-      this.role = pass.pass.thread ?? 'main'
+      this.role = pass.pass.thread ?? MAIN_ROLE
       try {
         this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
       } catch (thrown) {
@@ -98,7 +115,7 @@ class Worker {
     if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
-    const { log, passes: past, wrapMm, patches } = this.thread
+    const { log, passes: past, patches } = this.thread
     return success({
       segments: log.segments,
       holes: log.holes,
@@ -108,8 +125,6 @@ class Worker {
       fitted: this.fitted,
       motions,
       repeats: this.repeats,
-      trips: log.trips,
-      wrapMm,
     })
   }
 
@@ -201,9 +216,11 @@ class Worker {
     if (closing) blocks.push(['close', 0, pass.close ?? [], run.frames[count - 1] as Frame, count - 1, true])
     else blocks.push(['end', 0, pass.end, run.endFrame, count, true])
     this.repeats += count
+    const interlocks = pass.place.kind === 'across' && pass.place.cuts !== null
     for (const [block, list, moves, frame, k, isLast] of blocks) {
       this.frame = frame
       this.frameIndex = k
+      this.row = interlocks ? (frame.values['row'] ?? 0) : null
       for (const move of moves) {
         if (move.when && !isNow(move.when, k, isLast, frame.values['row'] ?? 0)) continue
         if ((move.only && !move.only.includes(k)) || move.except?.includes(k)) continue
@@ -228,7 +245,7 @@ class Worker {
     const frame = this.frame as Frame
     const { thread } = this
     const here = frame.at(0, 0)
-    const context = (direction: Point): MoveContext => ({ made, label: move.as, direction, mirror: frame.mirror })
+    const context = (direction: Point): MoveContext => ({ made, row: this.row, label: move.as, direction, mirror: frame.mirror })
     switch (move.kind) {
       case 'wrap':
         return thread.wrap(this.value(move.turns), move.eight ? 'eight' : 'wrap', null)
@@ -280,7 +297,7 @@ class Worker {
   private moveAt(move: MoveAtPlace, made: MoveRef): void {
     const frame = this.frame as Frame
     const { thread } = this
-    const context = (direction: Point): MoveContext => ({ made, label: move.as, direction, mirror: frame.mirror })
+    const context = (direction: Point): MoveContext => ({ made, row: this.row, label: move.as, direction, mirror: frame.mirror })
     const found = this.point(move.kind === 'round' ? move.post : move.point, frame, this.frameIndex)
     // A point beyond the ends: the move is left out, and with a coming up the going down that belongs to it.
     if (move.kind === 'up') this.leftOut = !found
@@ -339,8 +356,12 @@ class Worker {
     // A thread that is tied down has been laid.
     if ('label' in move.along && move.moves.some((one) => one.kind === 'down')) this.thread.note('lay')
     let way: readonly Point[]
-    if ('label' in move.along) way = this.thread.log.find(this.reference(move.along), outer.at(0, 0).at).points
-    else {
+    let halfWidthMm = this.work.materials.W / 2
+    if ('label' in move.along) {
+      const tied = this.thread.log.find(this.reference(move.along), outer.at(0, 0).at)
+      way = tied.points
+      halfWidthMm = this.settings(tied.thread, tied.lie).lineWidthMm / 2
+    } else {
       const ends = [this.point(move.along.from, outer, this.frameIndex), this.point(move.along.to, outer, this.frameIndex)]
       if (!ends[0] || !ends[1]) return
       way = [ends[0].at, ends[1].at]
@@ -350,7 +371,7 @@ class Worker {
       offsetMm: move.offset ? this.value(move.offset) : null,
       from: from?.at ?? null,
       back: move.back,
-      halfWidthMm: this.work.materials.W / 2 + 0.08,
+      halfWidthMm: halfWidthMm + BESIDE_TIED_MM,
       mirror: outer.mirror,
       values: outer.values,
     })

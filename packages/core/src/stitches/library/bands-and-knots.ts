@@ -204,7 +204,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     family: 'knot',
     guide: ['line'],
     parameters: {
-      L: { name: 'From knot to knot', usual: '1.8+5*W', min: 'max(2.5,5.5*W,2*p)', max: 8 },
+      L: { name: 'From knot to knot', measures: 'apart', usual: '1.8+5*W', min: 'max(2.5,5.5*W,2*p)', max: 8 },
       B: { name: 'Bite', usual: '0.7+1.8*W', min: '2*W', max: 4 },
     },
     passes: [
@@ -235,7 +235,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     family: 'knot',
     guide: ['line'],
     parameters: {
-      L: { name: 'From knot to knot', usual: '1.8+5*W', min: 'max(2.5,5.5*W,2*p)', max: 8 },
+      L: { name: 'From knot to knot', measures: 'apart', usual: '1.8+5*W', min: 'max(2.5,5.5*W,2*p)', max: 8 },
       B: { name: 'Bite', usual: '1+3.4*W', min: '3*W', max: 6 },
     },
     passes: [
@@ -294,7 +294,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     name: 'Star eyelet',
     family: 'fill',
     guide: ['ring'],
-    parameters: { L: { name: 'Between spokes', usual: '0.8+2*W', min: '0.85*W', max: 6 } },
+    parameters: { L: { name: 'Between spokes', measures: 'apart', usual: '0.8+2*W', min: '0.85*W', max: 6 } },
     passes: [{ name: 'spokes', place: { along: { step: ['L'], closedTail: 0 } }, repeat: [{ up: [0, 0] }, { down: 'centre', as: 'spoke' }] }],
     marks: 'every-hole',
     practice: { kind: 'ring', radiusMm: 6 },
@@ -313,7 +313,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     family: 'fill',
     guide: ['shape'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.9*F', min: '0.7*F', max: '1.3*F' },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.9*F', min: '0.7*F', max: '1.3*F' },
       o: { name: 'Past the vein', usual: 0.5, min: 0.2, max: 1.5 },
       V: { name: 'First stitch', usual: 3, min: 1, max: 8 },
       A: { name: 'Slant, degrees', usual: 45, min: 25, max: 70, kind: 'count' },

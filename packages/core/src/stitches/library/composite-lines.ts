@@ -1,20 +1,20 @@
 /** Lines worked over again with a second thread: whipped, threaded, interlaced. */
 import type { Pass, StitchDocument } from '../../notation/index.ts'
 
-const second = (name: string, step: string, more: Omit<Pass, 'name' | 'thread' | 'place'>, times = 'count(st)'): Pass => ({
+const over = (name: string, step: string, more: Omit<Pass, 'name' | 'thread' | 'place'>, times = 'count(st)'): Pass => ({
   name,
-  thread: 'second',
+  thread: name === 'whip' ? 'whipping' : 'lacing',
   place: { along: { step: [step], times } },
   ...more,
 })
 
 /** Under every stitch from the same side, not into the cloth. */
 const whip = (step: string, references: readonly string[] = ['st[k]'], times?: string): Pass =>
-  second('whip', step, { start: [{ up: ['0.1*W', '-1.2*W'] }], repeat: [{ under: references, from: 'right' }], end: [{ down: ['-0.1*W', '1.2*W'] }] }, times)
+  over('whip', step, { start: [{ up: ['0.1*W', '-1.2*W'] }], repeat: [{ under: references, from: 'right' }], end: [{ down: ['-0.1*W', '1.2*W'] }] }, times)
 
 /** Under every stitch from alternate sides, in even waves. */
 const thread = (step: string): Pass =>
-  second('lace', step, {
+  over('lace', step, {
     start: [{ up: ['0.1*W', '-1.2*W'] }],
     repeat: [[{ under: ['st[k]'], from: 'right', bight: '1.6*W' }], [{ under: ['st[k]'], from: 'left', bight: '1.6*W' }]],
     end: [{ down: ['-0.1*W', 0.3] }],
@@ -59,7 +59,7 @@ export const compositeLines: readonly StitchDocument[] = [
     'pekinese-stitch',
     'Pekinese stitch',
     'back-stitch',
-    second(
+    over(
       'lace',
       'L',
       {
@@ -86,7 +86,7 @@ export const compositeLines: readonly StitchDocument[] = [
     }),
     passes: [
       thread('L'),
-      second('lace back', 'L', {
+      over('lace back', 'L', {
         start: [{ up: ['0.1*W', '1.2*W'] }],
         repeat: [[{ under: ['st[k]'], from: 'left', bight: '1.6*W' }], [{ under: ['st[k]'], from: 'right', bight: '1.6*W' }]],
         end: [{ down: ['-0.1*W', '-0.3'] }],
@@ -97,7 +97,7 @@ export const compositeLines: readonly StitchDocument[] = [
     'threaded-palestrina',
     'Threaded Palestrina',
     'palestrina-knot',
-    second(
+    over(
       'lace',
       'L',
       {

@@ -1,10 +1,9 @@
-/** Laid threads that fill a shape, tied down by another thread or by their own. */
+/** Laid threads that fill a shape, the main thread, tied down by another or by itself. */
 import type { Move, Pass, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
 
 const LAID: Pass = {
   name: 'laid',
-  thread: 'second',
   place: { across: { pitch: 'B' } },
   repeat: [
     [{ up: 'a' }, { down: 'b', as: 'laid' }],
@@ -15,11 +14,16 @@ const LAID: Pass = {
 const TIE: readonly Move[] = [{ up: [0, '-h'] }, { down: [0, 'h'], as: 'tie' }]
 const ties = (offset: string, back: boolean): Move => ({ each: { along: 'laid[k]', every: 'P', offset, from: 'a', ...(back ? { back } : {}) }, moves: TIE })
 /** Tied to and fro, one laid thread after the other. */
-const tied = (offset: string): Pass => ({ name: 'ties', place: { across: { pitch: 'B' } }, repeat: [[ties(offset, false)], [ties(offset, true)]] })
+const tied = (offset: string): Pass => ({
+  name: 'ties',
+  thread: 'tie',
+  place: { across: { pitch: 'B' } },
+  repeat: [[ties(offset, false)], [ties(offset, true)]],
+})
 
 const PARAMETERS = {
-  B: { name: 'Between laid threads', usual: 'W', min: '0.9*W', max: 3 },
-  P: { name: 'Between ties', usual: '2.2+4*W', min: 'max(2,4*W)', max: 8 },
+  B: { name: 'Between laid threads', measures: 'apart', usual: 'W', min: '0.9*W', max: 3 },
+  P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W)', max: 8 },
 } as const
 
 const couched = (id: string, name: string, offset: string, more: Partial<StitchDocument>): StitchDocument =>
@@ -54,6 +58,7 @@ export const laidWork: readonly StitchDocument[] = [
       LAID,
       {
         name: 'ties',
+        thread: 'tie',
         place: { across: { pitch: 'B' } },
         // Two sets of ties, one stepping down and one up: where they meet, one tie serves both.
         repeat: [ties('P/8+P*0.1875*abs(k%8-4)', false), { ...ties('P*0.875-P*0.1875*abs(k%8-4)', true), when: 'not-last' }],
@@ -67,7 +72,10 @@ export const laidWork: readonly StitchDocument[] = [
     name: 'Bokhara couching',
     family: 'laid',
     guide: ['shape'],
-    parameters: { B: { name: 'Spacing', usual: 'W', min: '0.9*W', max: '2*W' }, P: { name: 'Between ties', usual: '1.7+3*W', min: 'max(1.5,3*W)', max: 6 } },
+    parameters: {
+      B: { name: 'Spacing', measures: 'apart', usual: 'W', min: '0.9*W', max: '2*W' },
+      P: { name: 'Between ties', measures: 'apart', usual: '1.7+3*W', min: 'max(1.5,3*W)', max: 6 },
+    },
     passes: [
       {
         name: 'laid and tied',
@@ -93,19 +101,21 @@ export const laidWork: readonly StitchDocument[] = [
     also: ['Trellis couching'],
     family: 'laid',
     guide: ['shape'],
-    parameters: { B: { name: 'Between laid threads', usual: '1.2+4*W', min: '2.5*W', max: 10 }, q: { name: 'Tie', usual: '0.3+0.7*W', min: '0.8*W', max: 2 } },
+    parameters: {
+      B: { name: 'Between laid threads', measures: 'apart', usual: '1.2+4*W', min: '2.5*W', max: 10 },
+      q: { name: 'Tie', usual: '0.3+0.7*W', min: '0.8*W', max: 2 },
+    },
     passes: [
       LAID,
       {
         name: 'laid across',
-        thread: 'second',
         place: { across: { pitch: 'B', turn: 90 } },
         repeat: [
           [{ up: 'a' }, { down: 'b', as: 'across' }],
           [{ up: 'b' }, { down: 'a', as: 'across' }],
         ],
       },
-      { name: 'ties', place: { crossings: ['laid', 'across'] }, repeat: [{ up: ['-q', '-q'] }, { down: ['q', 'q'], as: 'tie' }] },
+      { name: 'ties', thread: 'tie', place: { crossings: ['laid', 'across'] }, repeat: [{ up: ['-q', '-q'] }, { down: ['q', 'q'], as: 'tie' }] },
     ],
     marks: 'guide-only',
     practice: { kind: 'shape', widthMm: 18, heightMm: 12, outline: 'rectangle' },

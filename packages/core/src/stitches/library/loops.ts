@@ -143,7 +143,10 @@ export const loops: readonly StitchDocument[] = [
     name: 'Blanket stitch',
     family: 'loop',
     guide: ['line'],
-    parameters: { L: { name: 'Spacing', usual: '1.2+3*W', min: 'max(1.5,2.5*W,2*p)', max: 6 }, H: { name: 'Height', usual: '2+6*W', min: '3*W', max: 12 } },
+    parameters: {
+      L: { name: 'Spacing', measures: 'apart', usual: '1.2+3*W', min: 'max(1.5,2.5*W,2*p)', max: 6 },
+      H: { name: 'Height', usual: '2+6*W', min: '3*W', max: 12 },
+    },
     passes: edgeLoops(),
     corner: 'fan',
     marks: 'every-hole',
@@ -159,7 +162,10 @@ export const loops: readonly StitchDocument[] = [
     name: 'Buttonhole stitch, closed',
     family: 'loop',
     guide: ['line'],
-    parameters: { L: { name: 'Spacing', usual: '1.15*D', min: '0.9*D', max: '2*D' }, H: { name: 'Height', usual: '1.6+5.4*W', min: '3*W', max: 10 } },
+    parameters: {
+      L: { name: 'Spacing', measures: 'apart', usual: '1.15*D', min: '0.9*D', max: '2*D' },
+      H: { name: 'Height', usual: '1.6+5.4*W', min: '3*W', max: 10 },
+    },
     passes: edgeLoops(),
     corner: 'fan',
     marks: 'guide-only',

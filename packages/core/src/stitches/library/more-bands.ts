@@ -39,7 +39,7 @@ export const moreBands: readonly StitchDocument[] = [
     family: 'loop',
     guide: ['band', 'shape'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.9*F', min: '0.7*F', max: '3*F' },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.9*F', min: '0.7*F', max: '3*F' },
       V: { name: 'Depth', usual: '1.4+2.4*W', min: '2*W', max: 8 },
     },
     passes: [
@@ -74,7 +74,7 @@ export const moreBands: readonly StitchDocument[] = [
     family: 'loop',
     guide: ['band', 'shape'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.7+3*W', min: '1.2*W', max: 6 },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.7+3*W', min: '1.2*W', max: 6 },
       q: { name: 'Width of the plait', usual: 0.25, min: 0.1, max: 0.6, kind: 'share' },
     },
     passes: [
@@ -111,7 +111,7 @@ export const moreBands: readonly StitchDocument[] = [
     family: 'band',
     guide: ['band'],
     parameters: {
-      S: { name: 'From foot to foot', usual: '2+4.5*W', min: '4*W', max: 9 },
+      S: { name: 'From foot to foot', measures: 'apart', usual: '2+4.5*W', min: '4*W', max: 9 },
       B: { name: 'Level stitch', usual: '0.9+2.6*W', min: '2*W', max: 'S' },
     },
     passes: [
@@ -146,7 +146,7 @@ export const moreBands: readonly StitchDocument[] = [
     family: 'band',
     guide: ['band'],
     parameters: {
-      P: { name: 'Spacing', usual: 'W', min: '0.7*F', max: '2*F' },
+      P: { name: 'Spacing', measures: 'apart', usual: 'W', min: '0.7*F', max: '2*F' },
       q: { name: 'Tie', usual: 0.5, min: 0.2, max: 0.7, kind: 'share' },
     },
     passes: [

@@ -2,7 +2,7 @@
 import type { Pass, Rows, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
 
-const SPACING = { P: { name: 'Spacing', usual: '0.9*F', min: '0.7*F', max: '1.1*F' } } as const
+const SPACING = { P: { name: 'Spacing', measures: 'apart', usual: '0.9*F', min: '0.7*F', max: '1.1*F' } } as const
 const CUT_BEHIND = 'Slide the points of the scissors under the middle from behind and cut a few threads at a time; never from the front.'
 
 /** Open stitches across, a little inside the outline, for what is worked over them. */
@@ -136,7 +136,7 @@ export const moreFills: readonly StitchDocument[] = [
     family: 'fill',
     guide: ['shape'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.6+2*W', min: '1.5*F', max: 5 },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.6+2*W', min: '1.5*F', max: 5 },
       o: { name: 'Past the vein', usual: '0.5+0.6*W', min: 0.3, max: 2 },
       A: { name: 'Slant, degrees', usual: 45, min: 25, max: 70, kind: 'count' },
     },
@@ -200,7 +200,10 @@ export const moreFills: readonly StitchDocument[] = [
     also: ['Seeding', 'Rice grain stitch'],
     family: 'fill',
     guide: ['shape'],
-    parameters: { L: { name: 'Seed', usual: '0.6+1.4*W', min: 'max(0.8,2*W,2*p)', max: 3 }, A: { name: 'Apart', usual: '1+2.7*W', min: 'L', max: 8 } },
+    parameters: {
+      L: { name: 'Seed', usual: '0.6+1.4*W', min: 'max(0.8,2*W,2*p)', max: 3 },
+      A: { name: 'Apart', measures: 'apart', usual: '1+2.7*W', min: 'L', max: 8 },
+    },
     passes: [
       {
         name: 'seeds',
@@ -263,7 +266,7 @@ export const moreFills: readonly StitchDocument[] = [
     guide: ['shape'],
     parameters: {
       wraps: { name: 'Wraps', usual: 2, min: 1, max: 3, kind: 'count' },
-      A: { name: 'Apart', usual: '2.75*D*sqrt(sqrt(wraps))', min: '2.4*D', max: '8*D' },
+      A: { name: 'Apart', measures: 'apart', usual: '2.75*D*sqrt(sqrt(wraps))', min: '2.4*D', max: '8*D' },
     },
     passes: [
       {

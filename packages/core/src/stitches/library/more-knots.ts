@@ -126,7 +126,7 @@ export const moreKnots: readonly StitchDocument[] = [
     family: 'knot',
     guide: ['line'],
     parameters: {
-      L: { name: 'From bead to bead', usual: '0.8+2.7*W', min: '2*W', max: 6 },
+      L: { name: 'From bead to bead', measures: 'apart', usual: '0.8+2.7*W', min: '2*W', max: 6 },
       B: { name: 'Bite', usual: '0.9+2.5*W', min: '2.5*W', max: 5 },
     },
     passes: [
@@ -187,7 +187,10 @@ export const moreKnots: readonly StitchDocument[] = [
     name: 'Knotted buttonhole stitch',
     family: 'knot',
     guide: ['line', 'band'],
-    parameters: { L: { name: 'Spacing', usual: '1.2+3*W', min: 'max(1.5,2.5*W,2*p)', max: 6 }, H: { name: 'Height', usual: '2+6*W', min: '3*W', max: 12 } },
+    parameters: {
+      L: { name: 'Spacing', measures: 'apart', usual: '1.2+3*W', min: 'max(1.5,2.5*W,2*p)', max: 6 },
+      H: { name: 'Height', usual: '2+6*W', min: '3*W', max: 12 },
+    },
     passes: [
       {
         name: 'edge',

@@ -3,17 +3,16 @@ import type { Move, Pass, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
 
 /** A thread of its own laid along the whole line, both ends taken to the back. */
-const laid = (name: string, aside?: string): Pass => ({
+const laid = (name: string, thread: 'main' | 'padding' = 'main'): Pass => ({
   name,
-  thread: 'second',
+  thread,
   place: { whole: true },
-  repeat: [{ up: [0, aside ?? 0] }, aside === undefined ? { lay: [0, 'U'] } : { lay: [0, 'U'], aside }, { down: ['U', aside ?? 0], plunge: true, as: 'laid' }],
+  repeat: [{ up: [0, 0] }, { lay: [0, 'U'] }, { down: ['U', 0], plunge: true, as: 'laid' }],
 })
 
 /** Drawn in at every tie and out between them. */
 const waved = (name: string, sign: '' | '-'): Pass => ({
   name,
-  thread: 'second',
   place: { along: { step: ['P'], tail: 0 } },
   start: [{ up: [0, `${sign}0.55*W`] }],
   repeat: [{ by: ['0.5*P', `${sign}1.15*W`] }, { by: ['P', `${sign}0.55*W`], when: 'not-last' }],
@@ -54,8 +53,8 @@ export const moreLines: readonly StitchDocument[] = [
     name: 'Couching',
     family: 'laid',
     guide: ['line'],
-    parameters: { P: { name: 'Between ties', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 6 } },
-    passes: [laid('laid'), { name: 'ties', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(0.5*W+0.08)') }],
+    parameters: { P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 6 } },
+    passes: [laid('laid'), { name: 'ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(0.5*W+0.08)') }],
     corner: 'through',
     marks: 'every-hole',
     practice: { kind: 'line', lengthMm: 96 },
@@ -73,13 +72,13 @@ export const moreLines: readonly StitchDocument[] = [
     name: 'Triple couching',
     family: 'laid',
     guide: ['line'],
-    parameters: { P: { name: 'Between ties', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 7 } },
+    parameters: { P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 7 } },
     passes: [
       waved('left', ''),
       waved('right', '-'),
-      { name: 'outer ties', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(1.05*W+0.08)') },
+      { name: 'outer ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(1.05*W+0.08)') },
       laid('middle'),
-      { name: 'middle ties', place: { along: { step: ['P'], tail: 0, closedTail: 0 } }, repeat: tie('0.5*P', '(0.5*W+0.08)') },
+      { name: 'middle ties', thread: 'tie', place: { along: { step: ['P'], tail: 0, closedTail: 0 } }, repeat: tie('0.5*P', '(0.5*W+0.08)') },
     ],
     corner: 'through',
     marks: 'every-nth',
@@ -97,11 +96,11 @@ export const moreLines: readonly StitchDocument[] = [
     family: 'laid',
     guide: ['line'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.9*W', min: '0.7*W', max: '1.3*W' },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.9*W', min: '0.7*W', max: '1.3*W' },
       C: { name: 'Cord', usual: '0.8+0.9*W', min: '1.5*W', max: 2.5 },
     },
     passes: [
-      laid('padding'),
+      laid('padding', 'padding'),
       {
         name: 'overcast',
         place: { along: { step: ['P'], tail: 0, closedTail: 0 } },

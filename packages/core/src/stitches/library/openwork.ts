@@ -12,7 +12,7 @@ export const openwork: readonly StitchDocument[] = [
     family: 'openwork',
     guide: ['shape'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.9*W', min: '0.7*W', max: '1.3*W' },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.9*W', min: '0.7*W', max: '1.3*W' },
       C: { name: 'Border', usual: '0.7+W', min: '1.5*W', max: 3 },
       G: { name: 'Running stitch', usual: '1+2*W', min: 1, max: 4 },
     },
@@ -46,7 +46,7 @@ export const openwork: readonly StitchDocument[] = [
     family: 'openwork',
     guide: ['ring'],
     parameters: {
-      P: { name: 'Spacing', usual: '0.85*W', min: '0.7*W', max: '1.2*W' },
+      P: { name: 'Spacing', measures: 'apart', usual: '0.85*W', min: '0.7*W', max: '1.2*W' },
       C: { name: 'Border', usual: '0.6+1.3*W', min: '1.5*W', max: 3 },
       G: { name: 'Running stitch', usual: '0.8+1.5*W', min: 0.8, max: 3 },
     },

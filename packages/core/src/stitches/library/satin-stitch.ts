@@ -8,7 +8,7 @@ export const satinStitch: StitchDocument = {
   also: ['Damask stitch'],
   family: 'fill',
   guide: ['shape'],
-  parameters: { P: { name: 'Spacing', usual: '0.9*F', min: '0.7*F', max: '1.1*F' } },
+  parameters: { P: { name: 'Spacing', measures: 'apart', usual: '0.9*F', min: '0.7*F', max: '1.1*F' } },
   passes: [
     {
       name: 'fill',

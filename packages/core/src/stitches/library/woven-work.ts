@@ -26,7 +26,7 @@ export const wovenWork: readonly StitchDocument[] = [
     guide: ['ring'],
     parameters: {
       S: { name: 'Spokes', usual: 5, min: 5, max: 11, kind: 'count' },
-      B: { name: 'Between rounds', usual: '0.9*W', min: '0.7*W', max: '2*W' },
+      B: { name: 'Between rounds', measures: 'apart', usual: '0.9*W', min: '0.7*W', max: '2*W' },
     },
     passes: [
       {
@@ -63,7 +63,7 @@ export const wovenWork: readonly StitchDocument[] = [
     guide: ['ring'],
     parameters: {
       S: { name: 'Spokes', usual: 8, min: 5, max: 16, kind: 'count' },
-      B: { name: 'Between rounds', usual: '1.3*W', min: '0.9*W', max: '3*W' },
+      B: { name: 'Between rounds', measures: 'apart', usual: '1.3*W', min: '0.9*W', max: '3*W' },
     },
     passes: [
       { name: 'spokes', place: { along: { step: ['6.2832*radius/S'], closedTail: 0 } }, repeat: [{ up: [0, 0] }, { down: 'centre', as: 'spoke' }] },
@@ -91,7 +91,7 @@ export const wovenWork: readonly StitchDocument[] = [
     family: 'woven',
     guide: ['pins'],
     parameters: {
-      G: { name: 'Between warps', usual: '1.7+3*W', min: 'W', max: 5 },
+      G: { name: 'Between warps', measures: 'apart', usual: '1.7+3*W', min: 'W', max: 5 },
       y: { name: 'Beat', usual: '0.85*D', min: '0.7*D', max: '2*D' },
     },
     passes: [
@@ -114,7 +114,7 @@ export const wovenWork: readonly StitchDocument[] = [
       fan: {
         name: 'Petal or leaf: pins fanned under one weave',
         because: 'Three pins make a petal, five a leaf: close together for a tight weave, the outer ones lower for a curved top.',
-        parameters: { G: { name: 'Between warps', usual: '1.6*W', min: 'W', max: 5 } },
+        parameters: { G: { name: 'Between warps', measures: 'apart', usual: '1.6*W', min: 'W', max: 5 } },
         passes: [
           {
             name: 'warps',
@@ -148,7 +148,10 @@ export const wovenWork: readonly StitchDocument[] = [
     also: ['Detached buttonhole'],
     family: 'woven',
     guide: ['shape'],
-    parameters: { R: { name: 'Between rows', usual: '0.6+2.2*W', min: '1.5*W', max: 4 }, L: { name: 'Loop', usual: '0.6+2.6*W', min: '1.8*W', max: 5 } },
+    parameters: {
+      R: { name: 'Between rows', measures: 'apart', usual: '0.6+2.2*W', min: '1.5*W', max: 4 },
+      L: { name: 'Loop', usual: '0.6+2.6*W', min: '1.8*W', max: 5 },
+    },
     passes: [
       {
         name: 'rows',
@@ -188,7 +191,10 @@ export const wovenWork: readonly StitchDocument[] = [
     name: 'Felt padding',
     family: 'padding',
     guide: ['shape'],
-    parameters: { T: { name: 'Step inside', usual: 1.2, min: 0.5, max: 4 }, G: { name: 'Between stitches', usual: '2+2*W', min: 1.5, max: 6 } },
+    parameters: {
+      T: { name: 'Step inside', usual: 1.2, min: 0.5, max: 4 },
+      G: { name: 'Between stitches', measures: 'apart', usual: '2+2*W', min: 1.5, max: 6 },
+    },
     passes: [
       {
         name: 'small layer',

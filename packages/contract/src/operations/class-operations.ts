@@ -1,0 +1,36 @@
+/** Operations on a class as they arrive: one schema a kind; the compiler asks for every kind that core knows. */
+import type { ClassOperation, SingleClassOperation } from '@lemmata/core/classes'
+import { z } from 'zod'
+import { learner, learnerChoice } from '../documents/class.ts'
+import { id, shortText } from '../documents/primitives.ts'
+
+const place = z.number().int().min(0).max(1000)
+
+type SchemaOf<Kind extends SingleClassOperation['kind']> = z.ZodObject & z.ZodType<Extract<SingleClassOperation, { readonly kind: Kind }>>
+
+const SCHEMAS = {
+  'add-learner': z.object({ kind: z.literal('add-learner'), learner, at: place }),
+  'change-learner': z.object({
+    kind: z.literal('change-learner'),
+    id,
+    set: z.strictObject({ name: shortText, hand: learner.shape.hand, settled: learner.shape.settled }).partial(),
+    clear: z.array(z.enum(['hand', 'settled'])).optional(),
+  }),
+  choose: z.object({
+    kind: z.literal('choose'),
+    learner: id,
+    exercise: id,
+    set: z.strictObject(learnerChoice.shape).partial(),
+    clear: z.array(z.enum(['stitch', 'thread', 'strands', 'parameters', 'marks'])).optional(),
+  }),
+  'remove-learner': z.object({ kind: z.literal('remove-learner'), id }),
+  'rename-class': z.object({ kind: z.literal('rename-class'), name: shortText }),
+} satisfies { readonly [Kind in SingleClassOperation['kind']]: SchemaOf<Kind> }
+
+type Schemas = typeof SCHEMAS
+const single = z.discriminatedUnion('kind', Object.values(SCHEMAS) as unknown as [Schemas[keyof Schemas], ...Schemas[keyof Schemas][]])
+
+export const classOperation = z.union([
+  single,
+  z.object({ kind: z.literal('batch'), operations: z.array(single).min(1).max(500) }),
+]) as z.ZodType<ClassOperation>

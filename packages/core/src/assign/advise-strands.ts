@@ -1,0 +1,103 @@
+/**
+ * How many strands suit. The main thread: those whose usual stitch is nearest the length that was asked for, leaning
+ * to two (a laid thread to four, so that it is thicker than its tie), even where threads are split, never more than
+ * the cloth passes. The others follow from it by their role.
+ */
+import { failure, type Result, success } from '../base/index.ts'
+import { type Bundle, type Cloth, comfortableShaft, makeBundle, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
+import { cycleOf, type ParameterValues, resolveParameters, rolesOf, type StitchDocument, type ThreadRole } from '../notation/index.ts'
+import { capitalised, type Choice, strandsInWords } from './choice.ts'
+import { materialValues } from './material-values.ts'
+
+export interface StrandQuestion {
+  readonly document: StitchDocument
+  readonly kind: ThreadKind
+  readonly cloth: Cloth
+  readonly given: Readonly<Record<string, number>>
+}
+
+/** The lean is judgement: 0.05 for each strand squared away from it weighs as much as a length 22 % off. */
+const LEAN = 0.05
+const USUAL_STRANDS = 2
+const LAID_STRANDS = 4
+/** A shaft a quarter over what the cloth passes with ease is the most it passes with care. */
+const WITH_CARE = 1.25
+
+export function adviseStrands({ document, kind, cloth, given }: StrandQuestion): Result<Choice<number>> {
+  if (kind.mostStrands === 1) return success({ value: 1, chosen: true, reason: neverDivided(kind) })
+  const splits = document.passes.some((pass) => [...cycleOf(pass).flat()].some((move) => 'split' in move && move.split !== undefined))
+  const usual = isLaid(document) ? LAID_STRANDS : USUAL_STRANDS
+  let best: { strands: number; penalty: number; reason: string } | null = null
+  for (let strands = 1; strands <= kind.mostStrands; strands += 1) {
+    const bundle = makeBundle(kind, strands)
+    const shaftMm = wantedShaft({ bundle, thread: kind, school: 'usual' })
+    const parameters = resolveParameters(document, materialValues(bundle, cloth, shaftMm), given)
+    if (!parameters.ok) return failure(...parameters.problems)
+    const main = mainLength(parameters.value)
+    const off = main && main.given && main.usual > 0 && main.value > 0 ? Math.log(main.value / main.usual) : 0
+    const outside = main && main.given && ((main.min !== null && main.value < main.min) || (main.max !== null && main.value > main.max)) ? 0.5 : 0
+    const tooThick = shaftMm > WITH_CARE * comfortableShaft(cloth) ? 3 : 0
+    const odd = splits && strands % 2 === 1 ? 0.25 : 0
+    const penalty = off * off + outside + tooThick + odd + LEAN * (strands - usual) ** 2
+    if (best === null || penalty < best.penalty - 1e-9) best = { strands, penalty, reason: reasonFor(strands, bundle, main, document) }
+  }
+  const chosen = best as { strands: number; reason: string }
+  return success({ value: chosen.strands, chosen: true, reason: chosen.reason })
+}
+
+/** Another of the stitch's threads, beside the main one as it is worked. */
+export function adviseStrandsBeside(role: ThreadRole, kind: ThreadKind, main: Bundle): Choice<number> {
+  if (kind.mostStrands === 1) return { value: 1, chosen: true, reason: neverDivided(kind) }
+  const choice = (value: number, why: (bundle: Bundle) => string): Choice<number> => {
+    const count = Math.max(1, Math.min(kind.mostStrands, value))
+    return { value: count, chosen: true, reason: `${capitalised(strandsInWords(count))} ${count === 1 ? 'lies' : 'lie'} ${why(makeBundle(kind, count))}` }
+  }
+  const mm = (value: number): string => `${value.toFixed(2)} mm`
+  if (role === 'tie') {
+    // Two strands hold as well as one and show more: they serve where the laid thread is broad enough to carry them.
+    const two = kind.mostStrands >= 2 && makeBundle(kind, 2).lineWidthMm <= TIE_SHARE * main.lineWidthMm
+    return choice(two ? 2 : 1, (tie) => `${mm(tie.lineWidthMm)} wide over a laid thread of ${mm(main.lineWidthMm)}: it holds without hiding it.`)
+  }
+  if (role === 'padding') return choice(PADDING_STRANDS, (padding) => `${mm(padding.lineWidthMm)} wide beneath, a core for the stitches over it.`)
+  return choice(main.strands, (other) => `${mm(other.lineWidthMm)} wide, beside a main thread of ${mm(main.lineWidthMm)}.`)
+}
+
+/** A tie of more than half the laid thread's width hides it. */
+const TIE_SHARE = 0.5
+const PADDING_STRANDS = 6
+
+function neverDivided(kind: ThreadKind): string {
+  return `${nameThread(kind)} is one thread and is never divided.`
+}
+
+/** Another thread ties the main one down. */
+export function isLaid(document: StitchDocument): boolean {
+  return rolesOf(document).includes('tie')
+}
+
+export interface MainLength {
+  readonly name: string
+  readonly value: number
+  readonly given: boolean
+  readonly usual: number
+  readonly min: number | null
+  readonly max: number | null
+}
+
+/** The first parameter that is a length: the stitch's own. */
+export function mainLength(parameters: ParameterValues): MainLength | null {
+  for (const parameter of parameters.values()) if (parameter.kind === 'length') return parameter
+  return null
+}
+
+function reasonFor(strands: number, bundle: Bundle, main: MainLength | null, document: StitchDocument): string {
+  const start = capitalised(strandsInWords(strands))
+  const verb = strands === 1 ? 'lies' : 'lie'
+  if (document.passes.some((pass) => pass.lie === 'flat'))
+    return `${start} ${verb} ${bundle.flatWidthMm.toFixed(2)} mm wide side by side, so stitches ${(0.9 * bundle.flatWidthMm).toFixed(2)} mm apart leave no cloth.`
+  if (isLaid(document)) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide, thicker than what ties it down.`
+  if (!main) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a usual weight for this stitch.`
+  const ratio = main.value / bundle.lineWidthMm
+  const reads = ratio < 3 ? 'reads as a dot' : ratio > 14 ? 'reads as a fine thread' : 'reads as a line'
+  return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a ${main.value.toFixed(1)} mm stitch is ${ratio.toFixed(1)} times that: ${reads}.`
+}

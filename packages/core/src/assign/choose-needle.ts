@@ -1,0 +1,118 @@
+/** The needle for one of a stitch's threads: given or the best that serves, with what is wrong with it. */
+import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
+import {
+  type Bundle,
+  type Cloth,
+  findNeedle,
+  fitNeedles,
+  type Needle,
+  type NeedleFit,
+  nameNeedle,
+  type NeedleSchool,
+  nameThread,
+  type ThreadKind,
+} from '../materials/index.ts'
+import {
+  compileExpression,
+  cycleOf,
+  type Expression,
+  ExpressionError,
+  MAIN_ROLE,
+  type MaterialValues,
+  type Move,
+  type ParameterValues,
+  type Pass,
+  type StitchDocument,
+  type ThreadRole,
+} from '../notation/index.ts'
+import type { NeedleChoice } from '../sampler/index.ts'
+import { capitalised, type Choice, strandsInWords } from './choice.ts'
+
+export interface NeedleQuestion {
+  readonly document: StitchDocument
+  readonly role: ThreadRole
+  readonly kind: ThreadKind
+  readonly bundle: Bundle
+  readonly cloth: Cloth
+  readonly school: NeedleSchool
+  readonly parameters: ParameterValues
+  readonly materials: MaterialValues
+  readonly given: NeedleChoice | undefined
+}
+
+export interface ChosenNeedle {
+  readonly needle: Choice<Needle>
+  readonly needles: readonly NeedleFit[]
+  /** Paths from the exercise. */
+  readonly problems: readonly Problem[]
+}
+
+export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
+  const { role, bundle, kind, cloth, school, given } = question
+  const path = ['materials', role, 'needle']
+  const needles = fitNeedles({ bundle, thread: kind, cloth, school, wraps: mostWraps(question), blunt: staysOnTheSurface(question.document, role) })
+  const best = needles[0] as NeedleFit
+  if (given) {
+    const named = findNeedle(given.kind, given.size)
+    if (!named) return failure(error('assign.no-needle', path, `There is no ${given.kind} needle of size ${given.size}. Choose one from the list in Thread.`))
+    const fit = needles.find((one) => one.needle === named)
+    const problems =
+      fit?.verdict === 'no'
+        ? [caution('assign.needle', path, `${fit.reason} ${best.verdict === 'no' ? '' : `${nameNeedle(best.needle)} would serve.`}`.trim())]
+        : []
+    return success({ needle: { value: named, chosen: false, reason: fit?.reason ?? '' }, needles, problems })
+  }
+  const problems: Problem[] = []
+  if (best.verdict === 'no')
+    problems.push(
+      caution(
+        'assign.needle',
+        path,
+        `No needle serves ${strandsInWords(bundle.strands)} of ${nameThread(kind).toLowerCase()} on ${cloth.name}: ${best.reason} Take fewer strands, a more open cloth, or open the hole with a stiletto first.`,
+      ),
+    )
+  else if (best.verdict === 'with-care') problems.push(caution('assign.needle-care', path, capitalised(best.reason)))
+  return success({ needle: { value: best.needle, chosen: true, reason: best.reason }, needles, problems })
+}
+
+function passesOf(document: StitchDocument, role: ThreadRole): readonly Pass[] {
+  return document.passes.filter((pass) => (pass.thread ?? MAIN_ROLE) === role)
+}
+
+/** Every move of a pass, and those made in small frames along a thread. */
+function movesOf(pass: Pass): readonly Move[] {
+  return [...(pass.start ?? []), ...cycleOf(pass).flat(), ...(pass.end ?? []), ...(pass.close ?? [])].flatMap((move) =>
+    'each' in move ? [move, ...move.moves] : [move],
+  )
+}
+
+/** It slides under threads from beginning to end: only its ends go through the cloth. */
+function staysOnTheSurface(document: StitchDocument, role: ThreadRole): boolean {
+  const passes = passesOf(document, role)
+  const repeats = passes.flatMap((pass) =>
+    cycleOf(pass)
+      .flat()
+      .flatMap((move) => ('each' in move ? move.moves : [move])),
+  )
+  return repeats.some((move) => 'under' in move || 'over' in move) && !repeats.some((move) => 'up' in move || 'down' in move)
+}
+
+/** The most turns that any wrap of this thread asks for. */
+function mostWraps({ document, role, parameters, materials }: NeedleQuestion): number {
+  const lookup = (name: string): number => parameters.get(name)?.value ?? materials[name as keyof MaterialValues] ?? 0
+  const turns = passesOf(document, role)
+    .flatMap(movesOf)
+    .map((move) => ('wrap' in move ? move.wrap : 'cast' in move ? move.cast : 'up' in move ? move.wraps : undefined))
+  return Math.max(0, ...turns.map((one) => (one === undefined ? 0 : countOf(one, lookup))))
+}
+
+/** None where it cannot be worked out here: working the stitch says what is wrong with it, and where. */
+function countOf(turns: Expression, lookup: (name: string) => number): number {
+  try {
+    const count = Math.round(compileExpression(turns)(lookup))
+    return Number.isFinite(count) ? count : 0
+  } catch (thrown) {
+    if (!(thrown instanceof ExpressionError)) throw thrown
+    return 0
+  }
+}

@@ -1,0 +1,6 @@
+/** Classes: the people beside a sampler, and the edits that change what is kept of them. */
+export type { ClassDocument, Learner, LearnerChoice } from './types.ts'
+export { newClass } from './types.ts'
+export { applyClassOperation, invertClassOperation } from './operations/index.ts'
+export { LEARNER_FIELDS } from './operations/change-learner.ts'
+export type { ClassOperation, SingleClassOperation } from './operations/index.ts'

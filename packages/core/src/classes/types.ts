@@ -1,0 +1,39 @@
+/**
+ * A class: the people who work a sampler, beside it and never in it. What they choose hangs on the ids of exercises,
+ * so that it outlives every change of order.
+ */
+import type { ExerciseId, LearnerId, SamplerId, StitchId, ThreadId } from '../base/index.ts'
+import type { MarkStyle } from '../sampler/index.ts'
+
+/** What a learner has chosen for an exercise, of what it leaves free. */
+export interface LearnerChoice {
+  /** One of the stitches allowed instead. */
+  readonly stitch?: StitchId | undefined
+  readonly thread?: ThreadId | undefined
+  readonly strands?: number | undefined
+  readonly parameters?: Readonly<Record<string, number>> | undefined
+  readonly marks?: MarkStyle | undefined
+}
+
+export interface Learner {
+  readonly id: LearnerId
+  readonly name: string
+  readonly hand?: 'left' | 'right' | undefined
+  /** Nothing is left open: clear orders throughout. */
+  readonly settled?: boolean | undefined
+  /** By the id of the exercise. */
+  readonly choices: Readonly<Record<ExerciseId, LearnerChoice>>
+}
+
+export interface ClassDocument {
+  readonly format: 'lemmata-class'
+  readonly version: 1
+  readonly name: string
+  /** The sampler that it works; a file on its own may leave it out. */
+  readonly sampler?: SamplerId | undefined
+  readonly learners: readonly Learner[]
+}
+
+export function newClass(name: string, sampler?: SamplerId): ClassDocument {
+  return { format: 'lemmata-class', version: 1, name, ...(sampler === undefined ? {} : { sampler }), learners: [] }
+}

@@ -1,0 +1,68 @@
+/** Lengths as they come out, against the window in which the stitch is good. */
+import type { Assigned } from '../assign/index.ts'
+import { caution, type Problem } from '../base/index.ts'
+import type { ReadGuide } from '../guide/index.ts'
+import type { WorkedStitch } from '../work/index.ts'
+import { fittedShare } from './fitted-length.ts'
+
+/** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
+export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: WorkedStitch): Problem[] {
+  const problems: Problem[] = []
+  const asked = worked.fitted.askedMm
+  const stretches = worked.fitted.legs.map((leg) => (asked > 0 ? leg.pitchMm / asked : 1))
+  // The rows of a filling are fitted each for itself: their mean says what the eye sees.
+  const mean = fittedShare(worked.fitted)
+  const [least, most] = guide.kind === 'line' ? [Math.min(...stretches), Math.max(...stretches)] : [mean, mean]
+  for (const parameter of assigned.parameters.values()) {
+    const isLength = parameter.kind === 'length' && worked.fitted.legs.length > 0
+    const low = parameter.value * (isLength ? least : 1)
+    const high = parameter.value * (isLength ? most : 1)
+    const show = (value: number): string => (parameter.kind === 'length' ? `${value.toFixed(2)} mm` : String(Number(value.toFixed(2))))
+    // A hundredth: fitting moves a length by less than anyone can see.
+    if (parameter.max !== null && high > parameter.max * 1.01) {
+      problems.push(
+        caution(
+          'exercise.long',
+          ['parameters', parameter.id],
+          `${parameter.name} comes to ${show(high)}; over ${show(parameter.max)} a stitch of this weight sags or snags. Usual: ${show(parameter.usual)}.`,
+        ),
+      )
+    } else if (parameter.min !== null && low < parameter.min * 0.99) {
+      problems.push(
+        caution(
+          'exercise.short',
+          ['parameters', parameter.id],
+          `${parameter.name} comes to ${show(low)}; under ${show(parameter.min)} a stitch of this weight closes up. Usual: ${show(parameter.usual)}.`,
+        ),
+      )
+    }
+  }
+  return problems
+}
+
+/** Legs between corners whose fitted stitches differ enough to be seen. */
+export function checkLegs(worked: WorkedStitch): Problem[] {
+  const problems: Problem[] = []
+  const { legs, askedMm } = worked.fitted
+  const pitches = legs.map((leg) => leg.pitchMm)
+  const [least, most] = [Math.min(...pitches), Math.max(...pitches)]
+  if (legs.length > 1 && most > least * 1.04) {
+    problems.push(
+      caution(
+        'exercise.legs-differ',
+        ['guide'],
+        `So that a hole lands on every corner, stitches are from ${least.toFixed(2)} to ${most.toFixed(2)} mm apart. Moving a corner by a few millimetres would even them.`,
+      ),
+    )
+  }
+  if (most > askedMm * 1.5 || least < askedMm * 0.67) {
+    problems.push(
+      caution(
+        'exercise.stretched',
+        ['guide'],
+        `Asked for ${askedMm.toFixed(2)} mm from stitch to stitch, fitted ${(most > askedMm * 1.5 ? most : least).toFixed(2)} mm: the guide is too short for a whole number near what was asked.`,
+      ),
+    )
+  }
+  return problems
+}

@@ -1,0 +1,94 @@
+/** One piece of an exercise, worked: a guide or one of its copies, with the stitch on it. */
+import type { Assigned } from '../assign/index.ts'
+import { caution, error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
+import { tightestRadius } from '../geometry/index.ts'
+import { type Guide, type GuideKind, guideServes, guideWord, readGuide, type ReadGuide } from '../guide/index.ts'
+import { measureCoverage } from '../measure/index.ts'
+import type { Exercise, Piece } from '../sampler/index.ts'
+import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
+import { checkLegs, checkLengths } from './check-lengths.ts'
+import { drawMarks, type Mark } from './marks.ts'
+
+export interface WorkedPiece {
+  readonly id: PieceId
+  readonly layer: Piece['layer']
+  /** As drawn, and as it is worked. */
+  readonly drawn: Guide
+  readonly guide: ReadGuide
+  readonly assigned: Assigned
+  readonly work: StitchWork
+  readonly worked: WorkedStitch
+  readonly marks: readonly Mark[]
+  readonly coverage: number
+  readonly toleranceMm: number
+  readonly deviationMm: number
+  readonly problems: readonly Problem[]
+}
+
+/** Problems have paths from the exercise. */
+export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned): Result<WorkedPiece> {
+  const read = readGuide(piece.guide)
+  if (!read.ok) return failure(...read.problems.map((problem) => ({ ...problem, path: ['guide', ...problem.path] })))
+  const { document, parameters, materials, main } = assigned
+  const { kind } = piece.guide
+  if (!guideServes(document.guide, kind))
+    return failure(
+      error(
+        'exercise.guide',
+        ['on'],
+        `${document.name} is worked on ${listWords(document.guide)}, not on ${guideWord(kind)}. Give it another guide, or choose another stitch.`,
+      ),
+    )
+  const toleranceMm = exercise.toleranceMm ?? 0.3 * main.bundle.lineWidthMm
+  if (!(toleranceMm > 0))
+    return failure(
+      error(
+        'exercise.tolerance',
+        ['toleranceMm'],
+        `A tolerance of ${toleranceMm} mm cannot be kept. Give one above 0, for example ${(0.3 * main.bundle.lineWidthMm).toFixed(2)}.`,
+      ),
+    )
+  const guide = read.value
+  const plain: StitchWork = { document, guide, parameters, materials, threads: roleThreads(assigned), leftHand: false }
+  const followed = followCurve(plain, toleranceMm)
+  if (!followed.ok) return followed
+  const { worked, atLeast, deviationMm, tooTight } = followed.value
+  const work: StitchWork = { ...plain, atLeast }
+  const problems = [...checkLengths(assigned, guide, worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
+  if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))
+  return success({
+    id: piece.id,
+    layer: piece.layer,
+    drawn: piece.guide,
+    guide,
+    assigned,
+    work,
+    worked,
+    marks: drawMarks(guide, worked, exercise.marks ?? document.marks ?? 'guide-only', exercise.nth ?? 3, materials.e),
+    coverage: measureCoverage(work, worked),
+    toleranceMm,
+    deviationMm,
+    problems,
+  })
+}
+
+/** The widths of each of the stitch's threads, as the geometry of working needs them. mm. */
+export function roleThreads({ threads }: Pick<Assigned, 'threads'>): RoleThreads {
+  return Object.fromEntries(
+    threads.map(({ role, bundle, needle }) => [role, { D: bundle.diameterMm, W: bundle.lineWidthMm, F: bundle.flatWidthMm, ds: needle.value.shaftMm }]),
+  )
+}
+
+function tooTightProblem(assigned: Assigned, guide: ReadGuide, deviationMm: number, toleranceMm: number): Problem {
+  const radius = guide.kind === 'line' ? tightestRadius(guide.path, 1) : 0
+  const where = Number.isFinite(radius) ? ` where it bends to a radius of ${radius.toFixed(1)} mm` : ''
+  return caution(
+    'exercise.tight-curve',
+    ['guide'],
+    `Even at its shortest good length ${assigned.document.name.toLowerCase()} leaves the line by ${deviationMm.toFixed(2)} mm${where}; ${toleranceMm.toFixed(2)} mm is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
+  )
+}
+
+function listWords(kinds: readonly string[]): string {
+  return kinds.map((kind) => guideWord(kind as GuideKind)).join(' or ')
+}

@@ -1,0 +1,4 @@
+/** How far exercises reach on the cloth: their boxes, the clear area, where they meet. */
+export { boxesMeet, boxOfExercise, boxOfPiece } from './box.ts'
+export { outsideBy, reachOutside } from './clear-area.ts'
+export { exercisesMeet, isOutlineOf, TOUCH_MM } from './meeting.ts'

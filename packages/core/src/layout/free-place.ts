@@ -1,0 +1,85 @@
+/** A free place on the cloth for a guide of some size: where nothing that is drawn lies. mm. */
+import type { Box, Point } from '../geometry/index.ts'
+import { type Guide, practiceFor, type PracticeGuide, practiceGuide, practiceHalfHeight, transformGuide } from '../guide/index.ts'
+import { clearRadius } from '../materials/index.ts'
+import type { StitchDocument } from '../notation/index.ts'
+import { boxOfGuides, type GuideDrawing, matricesFor, type Sampler } from '../sampler/index.ts'
+
+/** Room between exercises. */
+export const GAP_MM = 9
+/** Places are tried so far apart. */
+const STEP_MM = 2
+/** Where a guide does not fit at its full length, shorter ones are tried. */
+const SHARES = [1, 0.75, 0.5, 0.35]
+/** Nothing shorter shows a stitch. */
+const SHORTEST_MM = 12
+
+export interface FreePlace {
+  readonly guide: Guide
+  /** False where the clear area is full: then it lies below everything, and is moved by hand. */
+  readonly free: boolean
+}
+
+export function placeFor(document: StitchDocument, sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'drawing'>): FreePlace {
+  const practice = document.practice ?? practiceFor(document)
+  const taken = takenBoxes(sampler.drawing)
+  for (const share of SHARES) {
+    const found = search(practice, share, sampler, taken)
+    if (found) return { guide: found, free: true }
+  }
+  const lowest = Math.max(0, ...taken.map((box) => box.bottom))
+  const y = Math.min(sampler.cloth.heightMm - practiceHalfHeight(practice), lowest + GAP_MM + practiceHalfHeight(practice))
+  return { guide: practiceGuide(practice, middleOf(sampler).x, y, SHORTEST_MM), free: false }
+}
+
+/** The boxes of everything that is drawn, copies and all. */
+export function takenBoxes(drawing: GuideDrawing): readonly Box[] {
+  return drawing.guides.flatMap((drawn) =>
+    matricesFor(drawn, drawing).flatMap((matrix) => {
+      const box = boxOfGuides([transformGuide(drawn.guide, matrix)])
+      return box ? [box] : []
+    }),
+  )
+}
+
+function middleOf({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): Point {
+  return workingHoop ? { x: workingHoop.at[0], y: workingHoop.at[1] } : { x: cloth.widthMm / 2, y: cloth.heightMm / 2 }
+}
+
+/** From the top down; at each height in the middle first, then to the sides. */
+function search(practice: PracticeGuide, share: number, sampler: Pick<Sampler, 'cloth' | 'workingHoop'>, taken: readonly Box[]): Guide | null {
+  const middle = middleOf(sampler)
+  const box = boxOfGuides([practiceGuide(practice, 0, 0, widestMm(sampler))])
+  if (!box) return null
+  const widthMm = Math.max(SHORTEST_MM, (box.right - box.left) * share)
+  const guide = (at: Point): Guide => practiceGuide(practice, at.x, at.y, widthMm)
+  const half = { x: widthMm / 2, y: Math.max((box.bottom - box.top) / 2, practiceHalfHeight(practice)) }
+  const reach = widestMm(sampler) / 2
+  for (let y = middle.y - reach; y <= middle.y + reach; y += STEP_MM) {
+    for (let aside = 0; aside <= reach; aside += STEP_MM) {
+      for (const x of aside === 0 ? [middle.x] : [middle.x - aside, middle.x + aside]) {
+        const at = { left: x - half.x, right: x + half.x, top: y - half.y, bottom: y + half.y }
+        if (isClear(at, sampler) && !taken.some((other) => overlaps(at, other))) return guide({ x: Math.round(x), y: Math.round(y) })
+      }
+    }
+  }
+  return null
+}
+
+function widestMm({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): number {
+  return workingHoop ? 2 * clearRadius(workingHoop) : Math.min(cloth.widthMm, cloth.heightMm) - 30
+}
+
+/** Two millimetres inside, for the hand that draws it. */
+const HAND_MM = 2
+
+function isClear(box: Box, { cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): boolean {
+  if (box.left < HAND_MM || box.top < HAND_MM || box.right > cloth.widthMm - HAND_MM || box.bottom > cloth.heightMm - HAND_MM) return false
+  if (!workingHoop) return true
+  const radius = clearRadius(workingHoop) - HAND_MM
+  return [box.left, box.right].every((x) => [box.top, box.bottom].every((y) => Math.hypot(x - workingHoop.at[0], y - workingHoop.at[1]) <= radius))
+}
+
+function overlaps(a: Box, b: Box): boolean {
+  return a.left < b.right + GAP_MM && b.left < a.right + GAP_MM && a.top < b.bottom + GAP_MM && b.top < a.bottom + GAP_MM
+}

@@ -1,0 +1,38 @@
+import { type GuideId, success } from '../../base/index.ts'
+import { isSimilarity, type Matrix } from '../../geometry/index.ts'
+import { transformGuide } from '../../guide/index.ts'
+import { transformCopies } from '../copies.ts'
+import type { DrawnGuide } from '../types.ts'
+import { gone, type SamplerTools } from './tools.ts'
+import { refused } from '../../base/index.ts'
+
+/** Guides moved, turned, scaled or mirrored together, with the centres and paths of their copies. */
+export interface TransformGuides {
+  readonly kind: 'transform-guides'
+  readonly ids: readonly GuideId[]
+  readonly matrix: Matrix
+}
+
+export const transformGuides: SamplerTools<TransformGuides> = {
+  apply: (sampler, { ids, matrix }) => {
+    if (!isSimilarity(matrix))
+      return refused('operation.bends', 'Guides can be moved, turned, mirrored and made larger or smaller evenly; this would bend them.')
+    const { guides } = sampler.drawing
+    const missing = ids.find((id) => !guides.some((one) => one.id === id))
+    if (missing !== undefined) return gone('guide', missing)
+    return success({ ...sampler, drawing: { ...sampler.drawing, guides: guides.map((one) => (ids.includes(one.id) ? carried(one, matrix) : one)) } })
+  },
+  // Carried back, a place would differ by a rounding: what was there is written again.
+  invert: (before, { ids }) => {
+    const were = before.drawing.guides.filter((one) => ids.includes(one.id))
+    if (were.length === 0) return null
+    return {
+      kind: 'batch',
+      operations: were.map(({ id, guide, copies }) => ({ kind: 'change-guide', id, set: copies ? { guide, copies } : { guide } })),
+    }
+  },
+}
+
+function carried(drawn: DrawnGuide, matrix: Matrix): DrawnGuide {
+  return { ...drawn, guide: transformGuide(drawn.guide, matrix), ...(drawn.copies ? { copies: transformCopies(drawn.copies, matrix) } : {}) }
+}

@@ -1,0 +1,162 @@
+/**
+ * The pieces of an exercise: every guide that it is worked on, and every copy of it, each with its own geometry.
+ * Marks, holes, thread and minutes count them all.
+ */
+import { error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
+import { type Box, boxOf, inTurn, type Matrix, type Point, UNMOVED } from '../geometry/index.ts'
+import { gridPoint, type Guide, partOfGuide, readGuide, type ReadGuide, transformGuide } from '../guide/index.ts'
+import { countCopies, matricesOf } from './copies.ts'
+import type { DrawnGuide, Exercise, GuideDrawing, GuideGroup, PieceChange, Sampler, WorkedOn } from './types.ts'
+
+export interface Piece {
+  readonly id: PieceId
+  /** The geometry to work: the guide or its part, where this copy lies. */
+  readonly guide: Guide
+  readonly layer: NonNullable<DrawnGuide['layer']>
+  readonly change: PieceChange
+}
+
+/** An exercise with everything that it is worked on. */
+export interface LaidExercise {
+  readonly exercise: Exercise
+  readonly pieces: readonly [Piece, ...Piece[]]
+}
+
+/** More pieces than a hand finishes in a course. */
+export const MOST_PIECES = 600
+
+export function pieceId(guide: string, copy: number): PieceId {
+  return `${guide}/${copy}`
+}
+
+/** One exercise on a guide that is drawn nowhere else: a swatch, a try-out, a practice row. */
+export function layAlone(exercise: Omit<Exercise, 'on'>, guide: Guide): LaidExercise {
+  const whole: Exercise = { ...exercise, on: [{ guide: 'g' }] }
+  return { exercise: whole, pieces: [{ id: pieceId('g', 0), guide, layer: 'trace', change: {} }] }
+}
+
+/** Problems have paths from the exercise. */
+export function layExercise(exercise: Exercise, drawing: GuideDrawing): Result<LaidExercise> {
+  const problems: Problem[] = []
+  const pieces: Piece[] = []
+  for (const [index, on] of exercise.on.entries()) {
+    const drawn = drawing.guides.find((one) => one.id === on.guide)
+    if (!drawn) {
+      problems.push(
+        error('exercise.guide-gone', ['on', index], `"${exercise.name}" is worked on a guide that is not drawn. Draw it again, or work it on another.`),
+      )
+      continue
+    }
+    if (drawn.draft) {
+      problems.push(
+        error(
+          'exercise.draft',
+          ['on', index],
+          `"${exercise.name}" is worked on ${nameOf(drawn)}, which is only sketched. Firm it up, or work it on another guide.`,
+        ),
+      )
+      continue
+    }
+    const laid = piecesOn(on, drawn, drawing, exercise)
+    if (laid.ok) pieces.push(...laid.value)
+    else problems.push(...laid.problems.map((problem) => ({ ...problem, path: ['on', index, ...problem.path] })))
+  }
+  if (problems.length === 0 && pieces.length > MOST_PIECES)
+    problems.push(
+      error('exercise.pieces', ['on'], `"${exercise.name}" comes to ${pieces.length} pieces; the most is ${MOST_PIECES}. Take fewer copies, or divide it.`),
+    )
+  const [first, ...rest] = pieces
+  if (problems.length > 0) return failure(...problems)
+  if (!first) return failure(error('exercise.no-guide', ['on'], `"${exercise.name}" is worked on no guide yet. Choose one on the cloth.`))
+  return success({ exercise, pieces: [first, ...rest] })
+}
+
+function nameOf(drawn: DrawnGuide): string {
+  return drawn.name ? `"${drawn.name}"` : 'a guide'
+}
+
+function piecesOn(on: WorkedOn, drawn: DrawnGuide, drawing: GuideDrawing, exercise: Exercise): Result<readonly Piece[]> {
+  const part = on.part === undefined ? success(drawn.guide) : partOfGuide(drawn.guide, on.part)
+  if (!part.ok) return part
+  return success(
+    matricesFor(drawn, drawing).map((matrix, copy): Piece => {
+      const id = pieceId(drawn.id, copy)
+      return { id, guide: transformGuide(part.value, matrix), layer: drawn.layer ?? 'trace', change: exercise.pieces?.[id] ?? {} }
+    }),
+  )
+}
+
+/** Every copy of a guide: its own, within every copy of its group. */
+export function matricesFor(drawn: DrawnGuide, drawing: GuideDrawing): readonly Matrix[] {
+  const group = drawing.groups.find((one) => one.members.includes(drawn.id))
+  if (!drawn.copies && !group?.copies) return [UNMOVED]
+  const own = matricesOf(drawn.copies, drawn.copies ? middleOf([drawn]) : { x: 0, y: 0 })
+  if (!group?.copies) return own
+  const members = drawing.guides.filter((one) => group.members.includes(one.id))
+  return matricesOf(group.copies, middleOf(members)).flatMap((outer) => own.map((inner) => inTurn(inner, outer)))
+}
+
+export function countPieces(drawn: DrawnGuide, drawing: GuideDrawing): number {
+  const group = drawing.groups.find((one) => one.members.includes(drawn.id))
+  return countCopies(drawn.copies) * countCopies(group?.copies)
+}
+
+/** The middle of the box round some guides, as first drawn. */
+function middleOf(guides: readonly DrawnGuide[]): Point {
+  const box = boxOfGuides(guides.map((one) => one.guide))
+  return box ? { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 } : { x: 0, y: 0 }
+}
+
+export function boxOfGuides(guides: readonly Guide[]): Box | null {
+  return boxOf(
+    guides.flatMap((guide) => {
+      const read = readGuide(guide)
+      return read.ok ? placesOf(read.value) : []
+    }),
+  )
+}
+
+function placesOf(guide: ReadGuide): readonly Point[] {
+  switch (guide.kind) {
+    case 'line':
+      return guide.path.points
+    case 'shape':
+      return guide.outline.points
+    case 'spots':
+      return guide.at
+    case 'grid':
+      return [0, guide.columns].flatMap((column) => [0, guide.rows].map((row) => gridPoint(guide, column, row)))
+    case 'pins':
+      return [guide.base, ...guide.pins]
+  }
+}
+
+interface Remembered {
+  readonly guides: readonly (DrawnGuide | undefined)[]
+  readonly groups: readonly (GuideGroup | undefined)[]
+  readonly result: Result<LaidExercise>
+}
+
+/** An exercise whose guides are the same objects is the same laid exercise again, so that it is not worked anew. */
+const laid = new WeakMap<Exercise, Remembered>()
+
+export function layExercises(sampler: Pick<Sampler, 'exercises' | 'drawing'>): readonly Result<LaidExercise>[] {
+  const { guides: all, groups: sets } = sampler.drawing
+  const byId = new Map(all.map((one) => [one.id as string, one] as const))
+  const groupOf = new Map(sets.flatMap((group) => group.members.map((member) => [member as string, group] as const)))
+  return sampler.exercises.map((exercise) => {
+    const groups = exercise.on.map((on) => groupOf.get(on.guide))
+    // An upright copy of a group turns about the middle of all its members.
+    const named = [...exercise.on.map((on) => on.guide), ...groups.flatMap((group) => group?.members ?? [])]
+    const guides = named.map((id) => byId.get(id))
+    const known = laid.get(exercise)
+    if (known && isSame(known.guides, guides) && isSame(known.groups, groups)) return known.result
+    const result = layExercise(exercise, sampler.drawing)
+    laid.set(exercise, { guides, groups, result })
+    return result
+  })
+}
+
+function isSame<T>(one: readonly T[], other: readonly T[]): boolean {
+  return one.length === other.length && one.every((value, index) => value === other[index])
+}

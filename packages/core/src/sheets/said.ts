@@ -1,0 +1,53 @@
+/** Counts, sizes and threads as sheet and screen say them, in the sampler's unit. */
+import type { SpokenSize, UsedThread, WorkedExercise } from '../exercise/index.ts'
+import { MAIN_ROLE, type ThreadRole } from '../notation/index.ts'
+import { formatLength, type LengthUnit } from '../units/index.ts'
+
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`
+}
+
+export function capitalised(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
+/** How many there are of what is counted: knots where knots are made, stitches elsewhere; in how many pieces. */
+export function countInWords({ stitches, pieces }: Pick<WorkedExercise, 'stitches' | 'pieces'>): string {
+  const knots = pieces.every((piece) => piece.guide.kind === 'spots' && piece.worked.segments.some((segment) => segment.kind === 'knot'))
+  const all = knots ? counted(stitches, 'knot') : counted(stitches, 'stitch', 'stitches')
+  return pieces.length > 1 ? `${all} in ${pieces.length} pieces` : all
+}
+
+/** As a stitch is spoken of: "3.00 mm", "4.02 mm, 2.01 mm apart", "0.48 mm apart", "6 mm squares", "12 mm across". */
+export function sizeInWords({ lengthMm, apartMm, acrossMm, squareMm, highMm }: SpokenSize, units: LengthUnit): string {
+  const mm = (value: number): string => formatLength(value, units, units === 'mm' ? 2 : 3)
+  const said = [
+    lengthMm === null ? null : mm(lengthMm),
+    squareMm === null ? null : `${mm(squareMm)} squares`,
+    acrossMm === null ? null : `${mm(acrossMm)} across`,
+    highMm === null ? null : `${mm(highMm)} high`,
+    apartMm === null ? null : `${mm(apartMm)} apart`,
+  ]
+  return said.filter((one) => one !== null).join(', ')
+}
+
+const ROLE_WORDS: Readonly<Record<string, string>> = {
+  main: 'main thread',
+  tie: 'tie',
+  whipping: 'whipping',
+  lacing: 'lacing',
+  padding: 'padding',
+  laid: 'laid thread',
+  second: 'second thread',
+}
+
+export function wordForRole(role: ThreadRole): string {
+  return ROLE_WORDS[role] ?? `${role.replaceAll('-', ' ')} thread`
+}
+
+/** What this thread does in the stitch; shades of one role are told apart by their colour. */
+export function roleWord({ role, thread }: Pick<UsedThread, 'role' | 'thread'>, { threads }: Pick<WorkedExercise, 'threads'>): string {
+  const alike = threads.filter((one) => one.role === role)
+  if (alike.length > 1) return `${role === MAIN_ROLE ? 'shade' : wordForRole(role)} ${alike.findIndex((one) => one.thread.id === thread.id) + 1}`
+  return role === MAIN_ROLE && threads.some((one) => one.role === 'tie') ? 'laid thread' : wordForRole(role)
+}
