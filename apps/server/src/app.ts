@@ -8,6 +8,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Sequelize } from 'sequelize'
 import { type AccountSettings, accountRoutes } from './accounts/index.ts'
+import { classRoutes } from './classes/index.ts'
 import { answerErrors, notFound } from './http/errors.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
 import { samplerRoutes } from './samplers/index.ts'
@@ -52,6 +53,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(express.json({ limit: '4mb' }))
   api.use(accountRoutes(settings))
   api.use(samplerRoutes(settings.sequelize))
+  api.use(classRoutes(settings.sequelize))
   api.use(sheetRoutes())
   api.use(stitchRoutes())
   api.use(notFound)

@@ -12,7 +12,7 @@ export { applyClassOperations, applySamplerOperations } from './operations/apply
 export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
 export { classOperation } from './operations/class-operations.ts'
 export { operation } from './operations/sampler-operations.ts'
-export { changePassword, makeAccount, makeClass, makeSampler, sendClassOperations, sendOperations, sheetRequest, signIn } from './api/api.ts'
+export { changePassword, makeAccount, makeClass, makeSampler, MOST_BODY_BYTES, sendOperations, sheetRequest, signIn } from './api/api.ts'
 export type {
   ClassAnswer,
   ClassSummary,

@@ -26,6 +26,13 @@ describe('accounts', () => {
     expect((await agent.get('/api/samplers')).status).toBe(200)
   })
 
+  it('hands out a cookie that no script of the page can read and no other site sends', async () => {
+    const { csrf } = (await request.agent(server.app).get('/api/session')).body
+    expect(csrf).toBeTruthy()
+    const first = await request(server.app).get('/api/session')
+    expect(String(first.headers['set-cookie'])).toMatch(/^lemmata=.*; HttpOnly; SameSite=Lax/)
+  })
+
   it('keeps passwords as argon2id hashes only', async () => {
     await makeTeacher(server)
     const teacher = await Teacher.findOne({ order: [['createdAt', 'DESC']] })

@@ -3,7 +3,8 @@ import { Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { Teacher } from '../database/index.ts'
 import { parseBody } from '../http/parse.ts'
-import { beginSession, csrfToken, endSession, signedIn } from '../http/sessions.ts'
+import { principalOf } from '../access/index.ts'
+import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
 import { changeTeacherPassword, checkTeacher, makeTeacher } from './service.ts'
 
 const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
@@ -49,7 +50,7 @@ export function accountRoutes({ mostTries }: AccountSettings): Router {
   })
 
   routes.put('/account/password', async (request, response) => {
-    await changeTeacherPassword(signedIn(request), parseBody(changePassword, request.body))
+    await changeTeacherPassword(principalOf(request).id, parseBody(changePassword, request.body))
     response.status(204).end()
   })
   return routes

@@ -3,15 +3,39 @@ import type { Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as first } from './migrations/0001-first.ts'
 import { up as ownStitches } from './migrations/0002-own-stitches.ts'
+import { up as classes } from './migrations/0003-classes.ts'
+
+const MIGRATIONS = [
+  { name: '0001-first', run: first },
+  { name: '0002-own-stitches', run: ownStitches },
+  { name: '0003-classes', run: classes },
+] as const
+
+/** An older program must not write into a database that a newer one has changed. */
+export class NewerDatabase extends Error {
+  constructor(unknown: readonly string[]) {
+    super(
+      `This database was changed by a newer Lemmata (${unknown.join(', ')}), and this older one would write into it wrongly. Update Lemmata, or start it on another data folder.`,
+    )
+  }
+}
 
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug({
-    migrations: [
-      { name: '0001-first', up: () => first(sequelize) },
-      { name: '0002-own-stitches', up: () => ownStitches(sequelize) },
-    ],
+    migrations: MIGRATIONS.map(({ name, run }) => ({ name, up: () => run(sequelize) })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   })
+  const known = new Set<string>(MIGRATIONS.map(({ name }) => name))
+  const unknown = (await umzug.executed()).map(({ name }) => name).filter((name) => !known.has(name))
+  // Umzug hears only of migrations that it knows: those in the table besides are looked up there.
+  const all = await executedNames(sequelize)
+  const newer = [...new Set([...unknown, ...all.filter((name) => !known.has(name))])]
+  if (newer.length > 0) throw new NewerDatabase(newer)
   await umzug.up()
+}
+
+async function executedNames(sequelize: Sequelize): Promise<readonly string[]> {
+  const [rows] = await sequelize.query('SELECT name FROM migrations')
+  return (rows as { name: string }[]).map(({ name }) => name)
 }

@@ -1,4 +1,4 @@
-/** What is kept: teachers, their samplers, their own stitches, and every operation that was acknowledged. */
+/** What is kept: teachers, their samplers and classes, their own stitches, and every operation that was acknowledged. */
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 
 export class Teacher extends Model<InferAttributes<Teacher>, InferCreationAttributes<Teacher>> {
@@ -13,6 +13,9 @@ export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreation
   declare id: CreationOptional<string>
   declare teacherId: string
   declare name: string
+  /** What the shelf shows, without reading the document. */
+  declare exercises: number
+  declare clothName: string
   /** The sampler document, checked by the contract on its way in and out. */
   declare document: unknown
   declare version: number
@@ -20,6 +23,28 @@ export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreation
   declare deletedAt: Date | null
   declare createdAt: CreationOptional<Date>
   declare changedAt: CreationOptional<Date>
+}
+
+export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttributes<ClassRow>> {
+  declare id: CreationOptional<string>
+  declare teacherId: string
+  declare samplerId: string
+  declare name: string
+  /** Kept beside the document, so that a list needs none. */
+  declare learners: number
+  /** The class document, checked by the contract on its way in and out. */
+  declare document: unknown
+  declare version: number
+  declare createdAt: CreationOptional<Date>
+  declare changedAt: CreationOptional<Date>
+}
+
+export class ClassOperationRow extends Model<InferAttributes<ClassOperationRow>, InferCreationAttributes<ClassOperationRow>> {
+  declare id: string
+  declare classId: string
+  declare version: number
+  declare operation: unknown
+  declare createdAt: CreationOptional<Date>
 }
 
 export class OperationRow extends Model<InferAttributes<OperationRow>, InferCreationAttributes<OperationRow>> {
@@ -59,6 +84,8 @@ export function defineModels(sequelize: Sequelize): void {
       id: uuid(),
       teacherId: { type: DataTypes.UUID, allowNull: false },
       name: { type: DataTypes.STRING(120), allowNull: false },
+      exercises: { type: DataTypes.INTEGER, allowNull: false },
+      clothName: { type: DataTypes.STRING(120), allowNull: false },
       document: { type: DataTypes.JSON, allowNull: false },
       version: { type: DataTypes.INTEGER, allowNull: false },
       printedVersion: { type: DataTypes.INTEGER, allowNull: true },
@@ -77,6 +104,30 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'operations', timestamps: false },
+  )
+  ClassRow.init(
+    {
+      id: uuid(),
+      teacherId: { type: DataTypes.UUID, allowNull: false },
+      samplerId: { type: DataTypes.UUID, allowNull: false },
+      name: { type: DataTypes.STRING(120), allowNull: false },
+      learners: { type: DataTypes.INTEGER, allowNull: false },
+      document: { type: DataTypes.JSON, allowNull: false },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      createdAt: now(),
+      changedAt: now(),
+    },
+    { sequelize, tableName: 'classes', timestamps: false },
+  )
+  ClassOperationRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      classId: { type: DataTypes.UUID, allowNull: false },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      operation: { type: DataTypes.JSON, allowNull: false },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'class_operations', timestamps: false },
   )
   OwnStitchRow.init(
     {

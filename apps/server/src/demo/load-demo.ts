@@ -1,8 +1,10 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
-import { sixThursdays, weatherDiary } from '@lemmata/contract/demo'
+import { diaryClass, sixThursdays, thursdayClass, weatherDiary } from '@lemmata/contract/demo'
 import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
+import { insertClass } from '../classes/index.ts'
 import { SamplerRow, Teacher } from '../database/index.ts'
+import { shelfColumns } from '../samplers/index.ts'
 
 export const DEMO = { email: 'demo@lemmata.example', password: 'needle and thread' }
 
@@ -13,7 +15,12 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
     if (known && !reset) return
     const teacher = known ?? (await Teacher.create({ email: DEMO.email, name: 'Ada Merino', passwordHash: await hashPassword(DEMO.password) }, { transaction }))
     await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
-    for (const document of [sixThursdays(today), weatherDiary()])
-      await SamplerRow.create({ teacherId: teacher.id, name: document.name, document, version: 1, printedVersion: null, deletedAt: null }, { transaction })
+    for (const [document, people] of [[sixThursdays(today), thursdayClass()] as const, [weatherDiary(), diaryClass()] as const]) {
+      const row = await SamplerRow.create(
+        { teacherId: teacher.id, ...shelfColumns(document), version: 1, printedVersion: null, deletedAt: null },
+        { transaction },
+      )
+      await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)
+    }
   })
 }

@@ -23,10 +23,19 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
   }
 }
 
+/** The database will never keep this, however often it is sent: text it cannot write, JSON it cannot read, an id met before. */
+const NEVER_KEPT = new Set([1062, 1153, 1264, 1366, 1406, 3141, 4025, 4037, 4038])
+
 function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error
   if (typeof error !== 'object' || error === null) return null
-  const { type, name } = error as { type?: string; name?: string }
+  const { type, name, original } = error as { type?: string; name?: string; original?: { errno?: number } }
+  if (original?.errno !== undefined && NEVER_KEPT.has(original.errno))
+    return new HttpProblem(
+      422,
+      'input.not-kept',
+      'This cannot be kept as it is: it is too large, too deeply nested, or holds what is no text. Change it and try again.',
+    )
   if (type === 'entity.too.large')
     return new HttpProblem(413, 'input.too-large', 'This is larger than 4 MB, which no sampler needs. Simplify the paths in it, or divide it.')
   if (type === 'entity.parse.failed') return new HttpProblem(400, 'input.not-json', 'This could not be read as JSON. Reload the page and try again.')

@@ -62,13 +62,6 @@ export function endSession(request: Request): Promise<void> {
   return new Promise((resolve, reject) => request.session.destroy((error: unknown) => (error ? reject(asError(error)) : resolve())))
 }
 
-/** The signed-in teacher's id, or 401. */
-export function signedIn(request: Request): string {
-  const { teacherId } = request.session
-  if (!teacherId) throw notSignedIn()
-  return teacherId
-}
-
 function asError(thrown: unknown): Error {
   return thrown instanceof Error ? thrown : new Error(String(thrown))
 }

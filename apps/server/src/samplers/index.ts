@@ -1,3 +1,3 @@
 /** Samplers: the shelf, documents, operations. */
 export { fileName, samplerRoutes } from './routes.ts'
-export { documentOf, findSampler } from './service.ts'
+export { documentOf, findSampler, shelfColumns } from './service.ts'

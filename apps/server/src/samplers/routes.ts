@@ -2,38 +2,37 @@ import { makeSampler as makeSamplerSchema, sendOperations } from '@lemmata/contr
 import { Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { parseBody } from '../http/parse.ts'
-import { signedIn } from '../http/sessions.ts'
-import { answerFor, copySampler, documentOf, findSampler, listSamplers, makeSampler, removeSampler, restoreSampler, writeOperations } from './service.ts'
+import { principalOf } from '../access/index.ts'
+import { answerFor, copySampler, documentOf, findSampler, listSamplers, makeSampler, removeSampler, restoreSampler, writeSampler } from './service.ts'
 
 export function samplerRoutes(sequelize: Sequelize): Router {
   const routes = Router()
   routes.get('/samplers', async (request, response) => {
-    response.json(await listSamplers(signedIn(request)))
+    response.json(await listSamplers(principalOf(request)))
   })
   routes.post('/samplers', async (request, response) => {
-    const teacherId = signedIn(request)
-    response.status(201).json(answerFor(await makeSampler(teacherId, parseBody(makeSamplerSchema, request.body))))
+    const who = principalOf(request)
+    response.status(201).json(answerFor(await makeSampler(sequelize, who, parseBody(makeSamplerSchema, request.body))))
   })
   routes.get('/samplers/:id', async (request, response) => {
-    response.json(answerFor(await findSampler(signedIn(request), request.params.id)))
+    response.json(answerFor(await findSampler(principalOf(request), request.params.id)))
   })
   routes.post('/samplers/:id/operations', async (request, response) => {
-    const teacherId = signedIn(request)
-    const version = await writeOperations(sequelize, teacherId, request.params.id, parseBody(sendOperations, request.body))
-    response.json({ version })
+    const who = principalOf(request)
+    response.json(await writeSampler(sequelize, who, request.params.id, parseBody(sendOperations, request.body)))
   })
   routes.post('/samplers/:id/copy', async (request, response) => {
-    response.status(201).json(answerFor(await copySampler(signedIn(request), request.params.id)))
+    response.status(201).json(answerFor(await copySampler(sequelize, principalOf(request), request.params.id)))
   })
   routes.delete('/samplers/:id', async (request, response) => {
-    await removeSampler(signedIn(request), request.params.id)
+    await removeSampler(principalOf(request), request.params.id)
     response.status(204).end()
   })
   routes.post('/samplers/:id/restore', async (request, response) => {
-    response.json(answerFor(await restoreSampler(signedIn(request), request.params.id)))
+    response.json(answerFor(await restoreSampler(principalOf(request), request.params.id)))
   })
   routes.get('/samplers/:id/document', async (request, response) => {
-    const document = documentOf(await findSampler(signedIn(request), request.params.id))
+    const document = documentOf(await findSampler(principalOf(request), request.params.id))
     response
       .attachment(`${fileName(document.name)}.json`)
       .type('application/json')

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { sixThursdays } from '@lemmata/contract/demo'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { SamplerRow } from '../database/index.ts'
 import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
@@ -76,7 +77,7 @@ describe('operations', () => {
   it('are applied, counted and kept', async () => {
     const { id, version } = await makeSampler(ada)
     const done = await post(ada, `/samplers/${id}/operations`, { baseVersion: version, operations: [rename('Fog'), rename('Mist')] })
-    expect(done.body).toEqual({ version: 2 })
+    expect(done.body).toEqual({ version: 2, refused: [] })
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Mist')
   })
 
@@ -98,7 +99,7 @@ describe('operations', () => {
     expect(again.status).toBe(409)
     expect(again.body.applied).toEqual([one.id])
     const fresh = await post(ada, `/samplers/${id}/operations`, { baseVersion: 2, operations: [one] })
-    expect(fresh.body).toEqual({ version: 2 })
+    expect(fresh.body).toEqual({ version: 2, refused: [] })
   })
 
   it('of ten writers at once on one base exactly one wins', async () => {
@@ -110,32 +111,109 @@ describe('operations', () => {
     expect(statuses).toEqual([200, ...Array.from({ length: 9 }, () => 409)])
   })
 
-  it.each([
-    ['an unknown kind', { kind: 'explode' }, 422],
-    ['an exercise that is not there', { kind: 'remove-exercise', id: 'e99' }, 422],
-    [
-      'a path of a million points',
-      {
-        kind: 'add-exercise',
-        at: 0,
-        exercise: { id: 'big', name: 'Big', stitch: 'back-stitch', guide: { kind: 'line', path: `M 0 0 ${'L 1 1 '.repeat(400_000)}` } },
-      },
-      422,
-    ],
-    [
-      'a length that is no number',
-      { kind: 'add-exercise', at: 0, exercise: { id: 'nan', name: 'N', stitch: 'back-stitch', guide: { kind: 'spot', at: ['NaN', 0] } } },
-      422,
-    ],
-    ['taking away what an exercise needs', { kind: 'change-exercise', id: 'e1', set: {}, clear: ['guide'] }, 422],
-  ])('%s is refused with a sentence, and nothing changes', async (_what, operation, status) => {
+  it('two who write at the very same moment come one after the other: the row is locked from reading to writing', async () => {
     const { id } = await makeSampler(ada)
-    const answer = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [{ id: randomUUID(), operation }] })
-    expect(answer.status).toBe(status)
-    expect(answer.body.error.message.length).toBeGreaterThan(10)
-    expect((await ada.agent.get(`/api/samplers/${id}`)).body.version).toBe(1)
+    // The row is held here until both have asked: without a lock of their own both would read the same version meanwhile.
+    const holder = await server.sequelize.transaction()
+    await SamplerRow.findByPk(id, { transaction: holder, lock: holder.LOCK.UPDATE })
+    const both = ['One', 'Two'].map((name) =>
+      post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename(name)] }).then((answer) => answer.status),
+    )
+    await waitFor(async () => (await waitingForLocks()) >= 2)
+    await holder.commit()
+    expect((await Promise.all(both)).sort()).toEqual([200, 409])
+  })
+
+  const line = (id: string) => ({ kind: 'add-guide', at: 0, guide: { id, guide: { kind: 'line', path: 'M 0 0 L 50 0' } } })
+  const deep = (levels: number): unknown => (levels === 0 ? 1 : [deep(levels - 1)])
+
+  it.each([
+    ['an unknown kind', { kind: 'explode' }],
+    ['an exercise that is not there', { kind: 'remove-exercise', id: 'e99' }],
+    ['a path of a million points', { kind: 'add-guide', at: 0, guide: { id: 'big', guide: { kind: 'line', path: `M 0 0 ${'L 1 1 '.repeat(400_000)}` } } }],
+    ['a length that is no number', { kind: 'add-guide', at: 0, guide: { id: 'nan', guide: { kind: 'spot', at: ['NaN', 0] } } }],
+    ['taking away what an exercise needs', { kind: 'change-exercise', id: 'e1', set: {}, clear: ['on'] }],
+    ['a matrix that bends', { kind: 'transform-guides', ids: ['g1'], matrix: [1, 0, 2, 1, 0, 0] }],
+    ['half of a letter', { kind: 'rename', name: 'Fog \ud83c' }],
+    ['nesting past what the database reads', { kind: 'put-stitch', stitch: { moves: deep(60) } }],
+    [
+      'a batch of which one part is wrong',
+      {
+        kind: 'batch',
+        operations: [
+          { kind: 'rename', name: 'Half' },
+          { kind: 'remove-exercise', id: 'e99' },
+        ],
+      },
+    ],
+    [
+      'the hundred and sixty-first exercise',
+      {
+        kind: 'batch',
+        operations: [
+          line('g1'),
+          ...Array.from({ length: 161 }, (_, at) => ({
+            kind: 'add-exercise',
+            at,
+            exercise: { id: `x${at}`, name: 'X', stitch: 'back-stitch', on: [{ guide: 'g1' }] },
+          })),
+        ],
+      },
+    ],
+  ])('%s is refused by itself, with a sentence; what was sent beside it is kept', async (_what, operation) => {
+    const { id } = await makeSampler(ada)
+    const wrong = { id: randomUUID(), operation }
+    const answer = await post(ada, `/samplers/${id}/operations`, {
+      baseVersion: 1,
+      operations: [rename('Before'), wrong, { id: randomUUID(), operation: { kind: 'set-units', units: 'in' } }],
+    })
+    expect(answer.status).toBe(200)
+    expect(answer.body.version).toBe(2)
+    expect(answer.body.refused.map((one: { id: string }) => one.id)).toEqual([wrong.id])
+    expect(answer.body.refused[0].problems[0].message.length).toBeGreaterThan(10)
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.document).toMatchObject({ name: 'Before', units: 'in' })
+  })
+
+  it('a batch of which nothing can be kept leaves the version as it was', async () => {
+    const { id } = await makeSampler(ada)
+    const answer = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [{ id: randomUUID(), operation: { kind: 'explode' } }] })
+    expect(answer.body).toMatchObject({ version: 1, refused: [{}] })
+  })
+
+  it('an id that another sampler has met is refused, and never tried for ever', async () => {
+    const [one, other] = [await makeSampler(ada), await makeSampler(ada)]
+    const sent = rename('Met')
+    await post(ada, `/samplers/${one.id}/operations`, { baseVersion: 1, operations: [sent] })
+    const again = await post(ada, `/samplers/${other.id}/operations`, { baseVersion: 1, operations: [sent] })
+    expect(again.status).toBe(200)
+    expect(again.body.refused).toMatchObject([{ id: sent.id, problems: [{ code: 'operation.id-used' }] }])
+  })
+
+  it('what is stored can be exported and imported again, as it was', async () => {
+    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    const operations = [
+      { kind: 'rename', name: 'Weather \u2014 \u{1F327} \u0000 "quoted" \\ 天気' },
+      { kind: 'change-guide', id: 'g1', set: { copies: { kind: 'round', centre: [155, 155], count: 8 } } },
+      { kind: 'assign', id: 'e1', role: 'main', set: { shades: ['t1', 't2'] } },
+    ].map((operation) => ({ id: randomUUID(), operation }))
+    expect((await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations })).body).toEqual({ version: 2, refused: [] })
+    const out = JSON.parse((await ada.agent.get(`/api/samplers/${id}/document`)).text)
+    const again = await post(ada, '/samplers', { document: out })
+    expect(again.status).toBe(201)
+    expect(again.body.document).toEqual(out)
   })
 })
+
+/** Requests that stand at the held row, to read it or to write it. */
+async function waitingForLocks(): Promise<number> {
+  const [rows] = await server.sequelize.query('SHOW FULL PROCESSLIST')
+  return (rows as { Command: string; Info: string | null }[]).filter(({ Command, Info }) => Command === 'Query' && /`samplers`/.test(Info ?? '')).length
+}
+
+async function waitFor(happened: () => Promise<boolean>): Promise<void> {
+  const until = Date.now() + 10_000
+  while (!(await happened())) if (Date.now() > until) throw new Error('it did not happen within ten seconds')
+}
 
 describe('bad input', () => {
   it('a body of 50 MB is refused before it is read', async () => {
@@ -161,6 +239,7 @@ describe('bad input', () => {
   it('an unknown stitch is kept in the document and said when it is printed', async () => {
     const document = {
       ...sixThursdays('2026-11-23'),
+      lessons: [],
       exercises: [{ id: 'e1', name: 'What', stitch: 'no-such-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0' } }],
     }
     const { id } = await makeSampler(ada, { document })

@@ -1,46 +1,60 @@
-/** Samplers of a teacher: kept as documents, changed by operations, each write based on a version. */
-import { applyOperations, readSampler, type SamplerAnswer, type SamplerSummary, type SentOperation, type StaleAnswer } from '@lemmata/contract'
+/** Samplers: kept as documents, changed by operations, each write based on a version. */
+import {
+  applySamplerOperations,
+  cutText,
+  operation,
+  readSampler,
+  readSamplerFile,
+  type SamplerAnswer,
+  type SamplerFile,
+  type SamplerSummary,
+  type StaleAnswer,
+  type WrittenAnswer,
+} from '@lemmata/contract'
+import { newClass } from '@lemmata/core/classes'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { Op, type Sequelize, Transaction } from 'sequelize'
+import { type Principal, reach } from '../access/index.ts'
+import { insertClass } from '../classes/index.ts'
 import { OperationRow, SamplerRow } from '../database/index.ts'
+import { type UnreadOperation, writeOperations } from '../documents/index.ts'
 import { HttpProblem, noSuchSampler, wrongInput } from '../http/problem.ts'
 
 /** A shelf this full is a mistake or an attack. */
 const MOST_SAMPLERS = 500
+const LONGEST_NAME = 120
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
-export async function listSamplers(teacherId: string): Promise<SamplerSummary[]> {
+export async function listSamplers(who: Principal): Promise<SamplerSummary[]> {
   const rows = await SamplerRow.findAll({
-    where: { teacherId, deletedAt: null },
+    attributes: ['id', 'name', 'exercises', 'clothName', 'changedAt', 'version'],
+    where: { ...reach(who, 'samplers'), deletedAt: null },
     order: [
       ['changedAt', 'DESC'],
       ['id', 'ASC'],
     ],
   })
-  return rows.map((row) => {
-    const document = documentOf(row)
-    return {
-      id: row.id,
-      name: document.name,
-      exercises: document.exercises.length,
-      cloth: document.cloth.colour.name,
-      changedAt: row.changedAt.toISOString(),
-      version: row.version,
-    }
-  })
+  return rows.map(({ id, name, exercises, clothName, changedAt, version }) => ({
+    id,
+    name,
+    exercises,
+    cloth: clothName,
+    changedAt: changedAt.toISOString(),
+    version,
+  }))
 }
 
-export async function findSampler(teacherId: string, id: string, options: { deleted?: boolean; transaction?: Transaction } = {}): Promise<SamplerRow> {
+export async function findSampler(who: Principal, id: string, options: { deleted?: boolean; transaction?: Transaction } = {}): Promise<SamplerRow> {
   if (!UUID.test(id)) throw noSuchSampler()
   const row = await SamplerRow.findOne({
-    where: { id, teacherId, deletedAt: options.deleted ? { [Op.ne]: null } : null },
+    where: { id, ...reach(who, 'samplers'), deletedAt: options.deleted ? { [Op.ne]: null } : null },
     ...(options.transaction ? { transaction: options.transaction, lock: Transaction.LOCK.UPDATE } : {}),
   })
   if (!row) throw noSuchSampler()
   return row
 }
 
-/** The stored document; an older version would be upgraded here on reading. */
+/** The stored document; an older version is upgraded on reading. */
 export function documentOf(row: SamplerRow): Sampler {
   const read = readSampler(row.document)
   if (!read.ok) throw new Error(`sampler ${row.id} is stored unreadable: ${read.problems[0]?.message ?? ''}`)
@@ -51,77 +65,87 @@ export function answerFor(row: SamplerRow): SamplerAnswer {
   return { id: row.id, version: row.version, document: documentOf(row), printedVersion: row.printedVersion }
 }
 
-export async function makeSampler(teacherId: string, given: { name: string } | { document: unknown }): Promise<SamplerRow> {
-  if ((await SamplerRow.count({ where: { teacherId, deletedAt: null } })) >= MOST_SAMPLERS) {
+/** What the shelf shows of a document, in columns of its own. */
+export function shelfColumns(document: Sampler) {
+  return { name: document.name, exercises: document.exercises.length, clothName: document.cloth.colour.name, document }
+}
+
+export async function makeSampler(sequelize: Sequelize, who: Principal, given: { name: string } | { document: unknown }): Promise<SamplerRow> {
+  const owner = reach(who, 'samplers')
+  if ((await SamplerRow.count({ where: { ...owner, deletedAt: null } })) >= MOST_SAMPLERS) {
     throw new HttpProblem(
       422,
       'sampler.too-many',
       `There are ${MOST_SAMPLERS} samplers on your shelf, which is the most it holds. Export and delete some first.`,
     )
   }
-  let document: Sampler
-  if ('document' in given) {
-    const read = readSampler(given.document)
-    if (!read.ok) throw wrongInput(read.problems)
-    document = read.value
-  } else document = newSampler(given.name)
-  return SamplerRow.create({ teacherId, name: document.name, document, version: 1, printedVersion: null, deletedAt: null })
+  const { sampler, learners } = fileOf(given)
+  return sequelize.transaction(async (transaction) => {
+    const row = await SamplerRow.create({ ...owner, ...shelfColumns(sampler), version: 1, printedVersion: null, deletedAt: null }, { transaction })
+    // An old file may hold learners: they become a class of the new sampler.
+    if (learners.length > 0) await insertClass(who, { ...newClass('Learners', row.id), learners }, row.id, transaction)
+    return row
+  })
 }
 
-export async function copySampler(teacherId: string, id: string): Promise<SamplerRow> {
-  const document = documentOf(await findSampler(teacherId, id))
-  const name = `Copy of ${document.name}`.slice(0, 120)
-  return makeSampler(teacherId, { document: { ...document, name } })
+function fileOf(given: { name: string } | { document: unknown }): SamplerFile {
+  if (!('document' in given)) return { sampler: newSampler(given.name), learners: [] }
+  const read = readSamplerFile(given.document)
+  if (!read.ok) throw wrongInput(read.problems)
+  return read.value
 }
 
-export async function removeSampler(teacherId: string, id: string): Promise<void> {
-  const row = await findSampler(teacherId, id)
+export async function copySampler(sequelize: Sequelize, who: Principal, id: string): Promise<SamplerRow> {
+  const document = documentOf(await findSampler(who, id))
+  return makeSampler(sequelize, who, { document: { ...document, name: cutText(`Copy of ${document.name}`, LONGEST_NAME) } })
+}
+
+export async function removeSampler(who: Principal, id: string): Promise<void> {
+  const row = await findSampler(who, id)
   row.deletedAt = new Date()
   await row.save()
 }
 
-export async function restoreSampler(teacherId: string, id: string): Promise<SamplerRow> {
-  const row = await findSampler(teacherId, id, { deleted: true })
+export async function restoreSampler(who: Principal, id: string): Promise<SamplerRow> {
+  const row = await findSampler(who, id, { deleted: true })
   row.deletedAt = null
   return row.save()
 }
 
-/**
- * Operations based on a version. A stale base is answered 409 with the current state and with those of the
- * sent operations that are in already, so that nothing is applied twice or lost.
- */
-export async function writeOperations(
+export async function writeSampler(
   sequelize: Sequelize,
-  teacherId: string,
+  who: Principal,
   id: string,
-  given: { baseVersion: number; operations: readonly SentOperation[] },
-): Promise<number> {
-  return sequelize.transaction(async (transaction) => {
-    const row = await findSampler(teacherId, id, { transaction })
-    const known = await OperationRow.findAll({ where: { id: given.operations.map((one) => one.id), samplerId: row.id }, attributes: ['id'], transaction })
-    const applied = new Set(known.map((one) => one.id))
-    if (given.baseVersion !== row.version) {
-      const stale: Omit<StaleAnswer, 'error'> = { current: answerFor(row), applied: [...applied] }
-      throw new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
-        ...stale,
-      })
-    }
-    const fresh = given.operations.filter((one) => !applied.has(one.id))
-    if (fresh.length === 0) return row.version
-    const changed = applyOperations(
-      documentOf(row),
-      fresh.map((one) => one.operation),
-    )
-    if (!changed.ok) throw wrongInput(changed.problems)
-    row.document = changed.value
-    row.name = changed.value.name
-    row.version += 1
-    row.changedAt = new Date()
-    await row.save({ transaction })
-    await OperationRow.bulkCreate(
-      fresh.map((one) => ({ id: one.id, samplerId: row.id, version: row.version, operation: one.operation })),
-      { transaction },
-    )
-    return row.version
-  })
+  given: { readonly baseVersion: number; readonly operations: readonly UnreadOperation[] },
+): Promise<WrittenAnswer> {
+  return sequelize.transaction((transaction) =>
+    writeOperations(
+      {
+        find: (within) => findSampler(who, id, { transaction: within }),
+        documentOf,
+        schema: operation,
+        apply: applySamplerOperations,
+        known: async (row, ids, within) => {
+          const known = await OperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'samplerId'], transaction: within })
+          const here = (one: OperationRow): boolean => one.samplerId === row.id
+          return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
+        },
+        save: async (row, document, applied, within) => {
+          await row.update({ ...shelfColumns(document), version: row.version + 1, changedAt: new Date() }, { transaction: within })
+          await OperationRow.bulkCreate(
+            applied.map((one) => ({ id: one.id, samplerId: row.id, version: row.version, operation: one.operation })),
+            { transaction: within },
+          )
+        },
+        stale: (row, applied) => {
+          const answer: Omit<StaleAnswer, 'error'> = { current: answerFor(row), applied }
+          return new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
+            ...answer,
+          })
+        },
+      },
+      given,
+      transaction,
+    ),
+  )
 }

@@ -17,7 +17,7 @@ async function print(job: PrintJob): Promise<PrintReply> {
       page: job.page,
       hand: job.hand,
       lesson: job.lesson,
-      version: job.version,
+      learner: job.learner,
       made: new Date(job.made),
     })
     return printed.ok ? { id: job.id, pdf: printed.value, problems: printed.problems } : { id: job.id, problems: printed.problems }

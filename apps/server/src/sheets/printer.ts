@@ -1,6 +1,7 @@
 /** Prints off the main thread, one job after another, in a worker that is begun when first needed. */
 import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
+import type { Learner } from '@lemmata/core/classes'
 import { HttpProblem, wrongInput } from '../http/problem.ts'
 
 export interface PrintJob {
@@ -9,7 +10,7 @@ export interface PrintJob {
   readonly page: 'a4' | 'letter'
   readonly hand: 'right' | 'left' | undefined
   readonly lesson: string | undefined
-  readonly version: string | undefined
+  readonly learner: Learner | undefined
   readonly made: string
 }
 

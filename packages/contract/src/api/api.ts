@@ -5,8 +5,6 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
 import type { Refusal } from '../operations/apply.ts'
-import { classOperation } from '../operations/class-operations.ts'
-import { operation } from '../operations/sampler-operations.ts'
 
 export const email = z
   .string()
@@ -24,16 +22,14 @@ export const makeSampler = z.union([z.object({ name: shortText }), z.object({ do
 /** A request of this many bytes or more is refused; the page sends no larger ones. */
 export const MOST_BODY_BYTES = 4_000_000
 
-const sentOperations = <One extends z.ZodType>(of: One) =>
-  z.object({
-    baseVersion: z.number().int().min(1),
-    operations: z
-      .array(z.object({ id: z.uuid(), operation: of }))
-      .min(1)
-      .max(500),
-  })
-export const sendOperations = sentOperations(operation)
-export const sendClassOperations = sentOperations(classOperation)
+/** Each operation is read by itself: one that cannot be read takes no other with it. */
+export const sendOperations = z.object({
+  baseVersion: z.number().int().min(1),
+  operations: z
+    .array(z.object({ id: z.uuid(), operation: z.unknown() }))
+    .min(1)
+    .max(500),
+})
 export const makeClass = z.union([z.object({ name: shortText, sampler: z.uuid() }), z.object({ sampler: z.uuid(), document: z.unknown() })])
 
 export const sheetRequest = z.object({

@@ -1,0 +1,2 @@
+/** Who is asking, and who may do what. */
+export { type Principal, principalOf, reach, type Records } from './principal.ts'

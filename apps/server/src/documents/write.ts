@@ -1,0 +1,68 @@
+/**
+ * Operations written to a stored document: based on a version, applied once however often they are sent, each refused by
+ * itself. The row is locked from reading to writing, so that of two writers one comes after the other.
+ */
+import { type Applied, type Refusal, type SentOperation, storageProblem, type WrittenAnswer } from '@lemmata/contract'
+import { error, type Problem } from '@lemmata/core/base'
+import type { Transaction } from 'sequelize'
+import type { z } from 'zod'
+import { problemsOf } from '@lemmata/contract'
+import { HttpProblem } from '../http/problem.ts'
+
+/** As it was sent: the operation is looked at by itself, so that one that cannot be read takes no other with it. */
+export interface UnreadOperation {
+  readonly id: string
+  readonly operation: unknown
+}
+
+export interface DocumentStore<Document, One, Row extends { version: number }> {
+  /** The row, locked. */
+  readonly find: (transaction: Transaction) => Promise<Row>
+  readonly documentOf: (row: Row) => Document
+  readonly schema: z.ZodType<One>
+  readonly apply: (document: Document, sent: readonly SentOperation<One>[]) => Applied<Document, One>
+  /** Of these ids, those that were written before: into this document, or into another. */
+  readonly known: (
+    row: Row,
+    ids: readonly string[],
+    transaction: Transaction,
+  ) => Promise<{ readonly here: ReadonlySet<string>; readonly elsewhere: ReadonlySet<string> }>
+  readonly save: (row: Row, document: Document, applied: readonly SentOperation<One>[], transaction: Transaction) => Promise<void>
+  /** The answer to a stale base: the current state and those of the sent operations that are in already. */
+  readonly stale: (row: Row, applied: readonly string[]) => HttpProblem
+}
+
+export async function writeOperations<Document, One, Row extends { version: number }>(
+  store: DocumentStore<Document, One, Row>,
+  given: { readonly baseVersion: number; readonly operations: readonly UnreadOperation[] },
+  transaction: Transaction,
+): Promise<WrittenAnswer> {
+  const row = await store.find(transaction)
+  const { here, elsewhere } = await store.known(
+    row,
+    given.operations.map((one) => one.id),
+    transaction,
+  )
+  if (given.baseVersion !== row.version) throw store.stale(row, [...here])
+  const refused: Refusal[] = []
+  const readable: SentOperation<One>[] = []
+  const taken = new Set(here)
+  for (const one of given.operations) {
+    if (taken.has(one.id)) continue
+    taken.add(one.id)
+    const problems = elsewhere.has(one.id) ? [USED_ELSEWHERE] : unreadable(one.operation)
+    const parsed = problems.length > 0 ? null : store.schema.safeParse(one.operation)
+    if (parsed?.success) readable.push({ id: one.id, operation: parsed.data })
+    else refused.push({ id: one.id, problems: parsed ? problemsOf(parsed.error) : problems })
+  }
+  const done = store.apply(store.documentOf(row), readable)
+  if (done.applied.length > 0) await store.save(row, done.document, done.applied, transaction)
+  return { version: row.version, refused: [...refused, ...done.refused] }
+}
+
+const USED_ELSEWHERE = error('operation.id-used', [], 'This change has the number of another change, made elsewhere. Make it again.')
+
+function unreadable(operation: unknown): readonly Problem[] {
+  const problem = storageProblem(operation)
+  return problem ? [problem] : []
+}
