@@ -3,7 +3,7 @@ import { Alert, App, Button, Form, Input } from 'antd'
 import { useState } from 'react'
 import { api, sentenceOf } from '../api/client.ts'
 import { TopBar } from '../sampler/TopBar.tsx'
-import { useAppSelector } from '../store/index.ts'
+import { useSessionQuery } from '../api/server-api.ts'
 
 interface Fields {
   readonly current: string
@@ -11,7 +11,7 @@ interface Fields {
 }
 
 export function Account() {
-  const teacher = useAppSelector((state) => state.session.teacher)
+  const { data: teacher } = useSessionQuery()
   const [problem, setProblem] = useState<string | null>(null)
   const [form] = Form.useForm<Fields>()
   const { message } = App.useApp()

@@ -3,8 +3,8 @@ import { Alert, Button, Form, Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
+import { serverApi } from '../api/server-api.ts'
 import { useAppDispatch } from '../store/index.ts'
-import { sessionKnown } from '../store/session.ts'
 
 interface Fields {
   readonly email: string
@@ -31,7 +31,9 @@ export function SignIn() {
       // The token of this session first: a page left open over night has an old one.
       await api.session()
       const answer = isNew ? await api.makeAccount({ email, name, password }) : await api.signIn(email, password)
-      dispatch(sessionKnown(answer.teacher))
+      // Whatever the last one had is forgotten.
+      dispatch(serverApi.util.resetApiState())
+      await dispatch(serverApi.util.upsertQueryData('session', undefined, answer.teacher))
       void navigate(from, { replace: true })
     } catch (error) {
       setProblem(sentenceOf(error))

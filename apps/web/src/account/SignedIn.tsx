@@ -1,36 +1,23 @@
 /** Everything behind it needs a signed-in teacher. */
 import { Button } from 'antd'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useRef } from 'react'
 import { Navigate, Outlet, useLocation } from 'react-router'
-import { api, sentenceOf } from '../api/client.ts'
-import { useAppDispatch, useAppSelector } from '../store/index.ts'
-import { sessionKnown } from '../store/session.ts'
+import { failedWith, useSessionQuery } from '../api/server-api.ts'
 
 export function SignedIn() {
-  const teacher = useAppSelector((state) => state.session.teacher)
-  const dispatch = useAppDispatch()
+  const { data: teacher, error, refetch } = useSessionQuery()
   const location = useLocation()
-  const [failed, setFailed] = useState<string | null>(null)
   const wasSignedIn = useRef(false)
   useEffect(() => {
     if (teacher) wasSignedIn.current = true
   }, [teacher])
-  const ask = useCallback(() => {
-    setFailed(null)
-    api.session().then(
-      (answer) => dispatch(sessionKnown(answer.teacher)),
-      (error: unknown) => setFailed(sentenceOf(error)),
-    )
-  }, [dispatch])
-  useEffect(() => {
-    if (teacher === undefined) ask()
-  }, [teacher, ask])
-  if (failed)
+  const failed = failedWith(error)
+  if (failed !== null && teacher === undefined)
     return (
       <div className="empty" role="alert">
         <h1>Lemmata</h1>
         <p>{failed}</p>
-        <Button type="primary" onClick={ask}>
+        <Button type="primary" onClick={() => void refetch()}>
           Try again
         </Button>
       </div>

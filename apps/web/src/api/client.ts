@@ -1,5 +1,6 @@
 /** Requests to the server: one place for the token, for errors as sentences, and for a lost connection. */
-import type { ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, StaleAnswer } from '@lemmata/contract'
+import type { ClassAnswer, ClassSummary, ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, WrittenAnswer } from '@lemmata/contract'
+import type { ClassOperation } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
 
 export class ApiError extends Error {
@@ -63,11 +64,18 @@ export const api = {
   removeSampler: (id: string) => call<void>('DELETE', `/samplers/${id}`),
   restoreSampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/restore`, {}),
   sendOperations: (id: string, baseVersion: number, operations: readonly SentOperation[]) =>
-    call<{ version: number }>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
-}
-
-export function isStale(error: unknown): error is ApiError & { body: StaleAnswer } {
-  return error instanceof ApiError && error.code === 'sampler.stale'
+    call<WrittenAnswer>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
+  /** From the shelf, where it is not open. */
+  renameSampler: async (id: string, name: string): Promise<void> => {
+    const { version } = await api.sampler(id)
+    await api.sendOperations(id, version, [{ id: crypto.randomUUID(), operation: { kind: 'rename', name } }])
+  },
+  classes: (sampler: string) => call<ClassSummary[]>('GET', `/samplers/${sampler}/classes`),
+  group: (id: string) => call<ClassAnswer>('GET', `/classes/${id}`),
+  makeClass: (given: { sampler: string; name: string }) => call<ClassAnswer>('POST', '/classes', given),
+  removeClass: (id: string) => call<void>('DELETE', `/classes/${id}`),
+  sendClassOperations: (id: string, baseVersion: number, operations: readonly SentOperation<ClassOperation>[]) =>
+    call<WrittenAnswer>('POST', `/classes/${id}/operations`, { baseVersion, operations }),
 }
 
 export function sentenceOf(error: unknown): string {

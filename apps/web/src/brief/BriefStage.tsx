@@ -1,10 +1,11 @@
 /** What the course is for, and what it is made with. */
 import { CLOTH_KINDS, HOOP_SIZES, nameThread, THREAD_KINDS } from '@lemmata/core/materials'
-import type { Brief, Level, SamplerThread } from '@lemmata/core/sampler'
+import type { Brief, Level, Operation, SamplerThread } from '@lemmata/core/sampler'
 import { usualCloth } from '@lemmata/core/sampler'
 import { Button, ColorPicker, DatePicker, Input, Radio, Select } from 'antd'
 import dayjs from 'dayjs'
 import { edit } from '../store/index.ts'
+import { newId } from '../store/new-ids.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { WAYS } from './ways.ts'
@@ -107,7 +108,7 @@ export function BriefStage() {
                 id={id}
                 value={cloth.kind}
                 options={CLOTH_KINDS.map((kind) => ({ value: kind.id, label: kind.name }))}
-                onChange={(kind) => edit({ kind: 'set-cloth', cloth: { ...usualCloth(kind), widthMm: cloth.widthMm, heightMm: cloth.heightMm } })}
+                onChange={(kind) => edit(takeCloth(kind))}
               />
             )}
           </Field>
@@ -118,9 +119,7 @@ export function BriefStage() {
                   <ColorPicker
                     value={cloth.colour.hex}
                     disabledAlpha
-                    onChangeComplete={(colour) =>
-                      edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, hex: colour.toHexString().slice(0, 7) } } })
-                    }
+                    onChangeComplete={(colour) => edit({ kind: 'change-cloth', set: { colour: { ...cloth.colour, hex: colour.toHexString().slice(0, 7) } } })}
                   />
                   <Input
                     key={cloth.colour.name}
@@ -130,7 +129,7 @@ export function BriefStage() {
                     onBlur={(event) =>
                       event.target.value.trim() !== '' &&
                       event.target.value !== cloth.colour.name &&
-                      edit({ kind: 'set-cloth', cloth: { ...cloth, colour: { ...cloth.colour, name: event.target.value.trim() } } })
+                      edit({ kind: 'change-cloth', set: { colour: { ...cloth.colour, name: event.target.value.trim() } } })
                     }
                   />
                 </span>
@@ -143,7 +142,7 @@ export function BriefStage() {
               max={80}
               step={0.5}
               hint={cloth.threadsPerCm ? `one thread each ${(10 / cloth.threadsPerCm).toFixed(2)} mm` : 'no weave'}
-              onChange={(threadsPerCm) => edit({ kind: 'set-cloth', cloth: { ...cloth, threadsPerCm } })}
+              onChange={(threadsPerCm) => edit({ kind: 'change-cloth', set: { threadsPerCm } })}
             />
             <LengthField
               label="Width"
@@ -152,7 +151,7 @@ export function BriefStage() {
               min={20}
               max={3000}
               decimals={1}
-              onChange={(widthMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, widthMm } })}
+              onChange={(widthMm) => edit({ kind: 'change-cloth', set: { widthMm } })}
             />
             <LengthField
               label="Height"
@@ -161,7 +160,7 @@ export function BriefStage() {
               min={20}
               max={3000}
               decimals={1}
-              onChange={(heightMm) => edit({ kind: 'set-cloth', cloth: { ...cloth, heightMm } })}
+              onChange={(heightMm) => edit({ kind: 'change-cloth', set: { heightMm } })}
             />
           </div>
           <Field label="Working hoop" hint="The design keeps 12 mm clear of the hoop, for fingers and the needle’s angle.">
@@ -231,10 +230,17 @@ export function BriefStage() {
   )
 }
 
+/** Another cloth of the same size, as that kind usually is. */
+function takeCloth(kindId: string): Operation {
+  const { kind, threadsPerCm, thicknessMm, colour } = usualCloth(kindId)
+  return { kind: 'change-cloth', set: { kind, threadsPerCm, thicknessMm, colour } }
+}
+
 /** The threads at hand. */
 function Threads({ threads }: { threads: readonly SamplerThread[] }) {
   const kinds = THREAD_KINDS.map((kind) => ({ value: `${kind.id} ${kind.weight ?? ''}`, label: nameThread(kind) }))
-  const put = (thread: SamplerThread, at: number): void => edit({ kind: 'put-thread', thread, at })
+  const colour = (thread: SamplerThread, set: Partial<SamplerThread['colour']>): void =>
+    edit({ kind: 'change-thread', id: thread.id, set: { colour: { ...thread.colour, ...set } } })
   return (
     <div style={{ display: 'grid', gap: 7 }}>
       <h3>Threads</h3>
@@ -243,7 +249,7 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
           <ColorPicker
             value={thread.colour.hex}
             disabledAlpha
-            onChangeComplete={(colour) => put({ ...thread, colour: { ...thread.colour, hex: colour.toHexString().slice(0, 7) } }, index)}
+            onChangeComplete={(chosen) => colour(thread, { hex: chosen.toHexString().slice(0, 7) })}
           />
           <Input
             key={thread.colour.name}
@@ -253,7 +259,7 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
             onBlur={(event) =>
               event.target.value.trim() !== '' &&
               event.target.value !== thread.colour.name &&
-              put({ ...thread, colour: { ...thread.colour, name: event.target.value.trim() } }, index)
+              colour(thread, { name: event.target.value.trim() })
             }
           />
           <Select
@@ -262,7 +268,7 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
             options={kinds}
             onChange={(value) => {
               const [kind = '', weight = ''] = value.split(' ')
-              put({ id: thread.id, colour: thread.colour, kind, ...(weight === '' ? {} : { weight }) }, index)
+              edit({ kind: 'change-thread', id: thread.id, ...(weight === '' ? { set: { kind }, clear: ['weight'] } : { set: { kind, weight } }) })
             }}
           />
           <Button size="small" type="text" aria-label={`Remove ${thread.colour.name}`} onClick={() => edit({ kind: 'remove-thread', id: thread.id })}>
@@ -274,7 +280,11 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
         <Button
           size="small"
           onClick={() =>
-            put({ id: `t-${crypto.randomUUID().slice(0, 8)}`, kind: 'stranded-cotton', colour: { name: 'New colour', hex: '#7A5C8A' } }, threads.length)
+            edit({
+              kind: 'add-thread',
+              thread: { id: newId('t'), kind: 'stranded-cotton', colour: { name: 'New colour', hex: '#7A5C8A' } },
+              at: threads.length,
+            })
           }
         >
           Add a thread

@@ -20,6 +20,7 @@ export function ClothStage() {
   const sampler = useSampler()
   const selected = useSelectedExercise(sampler)
   const { done } = useWorked()
+  const drawn = sampler.drawing.guides.find((one) => one.id === selected?.on[0]?.guide) ?? null
   const dispatch = useAppDispatch()
   const [layers, setLayers] = useState<Layers>('worked')
   const [side, setSide] = useState<'front' | 'back'>('front')
@@ -34,11 +35,7 @@ export function ClothStage() {
     const one = done.find((candidate) => candidate.exercise.id === selected?.id)
     const length = one ? [...one.assigned.parameters.values()].find((parameter) => parameter.kind === 'length') : undefined
     if (!selected || !length) return
-    edit({
-      kind: 'change-exercise',
-      id: selected.id,
-      set: { parameters: { ...selected.parameters, [length.id]: Math.max(0.2, Math.round((length.value + by) * 100) / 100) } },
-    })
+    edit({ kind: 'set-parameters', id: selected.id, set: { [length.id]: Math.max(0.2, Math.round((length.value + by) * 100) / 100) } })
   }
   useHotkeys('f', flip)
   useHotkeys('w', () => setLayers((before) => (before === 'worked' ? 'both' : before === 'both' ? 'marked' : 'both')))
@@ -81,11 +78,7 @@ export function ClothStage() {
           </Button>
         </span>
         <span className="grow" />
-        {selected ? (
-          <GuideFields key={selected.id} exercise={selected} unit={sampler.units} />
-        ) : (
-          <span className="quiet">Choose an exercise to move its guide.</span>
-        )}
+        {drawn ? <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} /> : <span className="quiet">Choose an exercise to move its guide.</span>}
       </div>
       {sampler.exercises.length === 0 ? (
         <div className="empty">
@@ -99,6 +92,7 @@ export function ClothStage() {
           around={around}
           done={done}
           selected={selected}
+          drawn={drawn}
           shown={shown}
           truePxPerMm={screenScale}
           wish={wish}

@@ -1,10 +1,10 @@
 /** The cloth in true scale: painted on canvas, with rulers and handles over it. */
 import type { Surroundings } from '@lemmata/core/assign'
-import { clearRadius, drawExerciseThread, drawMarkItems, DRAWN_MARKS, drawSampler } from '@lemmata/core/drawing'
+import { drawExerciseThread, drawMarkItems, DRAWN_MARKS, drawSampler } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
-import { clothPitch } from '@lemmata/core/materials'
-import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { clearRadius, clothPitch } from '@lemmata/core/materials'
+import type { DrawnGuide, Exercise, Sampler } from '@lemmata/core/sampler'
 import { Button } from 'antd'
 import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState, type WheelEvent } from 'react'
 import { paintItems, paintWeave, prepareCanvas } from '../drawing/paint.ts'
@@ -28,6 +28,8 @@ interface Props {
   readonly around: Surroundings
   readonly done: readonly WorkedExercise[]
   readonly selected: Exercise | null
+  /** The guide whose handles are shown. */
+  readonly drawn: DrawnGuide | null
   readonly shown: Shown
   /** CSS pixels that make a true millimetre on this screen. */
   readonly truePxPerMm: number
@@ -37,7 +39,7 @@ interface Props {
   readonly onSetScale: () => void
 }
 
-export function ClothView({ sampler, around, done, selected, shown, truePxPerMm, wish, onSelect, onSetScale }: Props) {
+export function ClothView({ sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onSelect, onSetScale }: Props) {
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -72,9 +74,9 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
     if (!rect || !now) return { x: 0, y: 0 }
     return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
   }, [])
-  const { draft, begin, move, end, isDragging } = useDrag(around, clothPoint)
-  const draftId = draft?.exercise.id ?? null
-  const resting = useMemo(() => (draftId === null ? done : done.filter((one) => one.exercise.id !== draftId)), [done, draftId])
+  const { draft, begin, move, end, isDragging } = useDrag(sampler, around, clothPoint)
+  const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
+  const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
 
   useEffect(() => {
     const canvas = base.current
@@ -102,11 +104,13 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
     const canvas = top.current
     if (!canvas || !view || width === 0) return
     const context = prepareCanvas(canvas, width, height)
-    if (!context || !draft?.done) return
+    if (!context || !draft) return
     context.translate(view.x, view.y)
     context.scale(view.scale, view.scale)
-    if (shown.marks) paintItems(context, drawMarkItems(draft.done.marks, DRAWN_MARKS))
-    if (shown.worked) paintItems(context, drawExerciseThread(draft.done, { side: 'front', pixelsPerMm: view.scale * (window.devicePixelRatio || 1) }, 0))
+    for (const one of draft.done) {
+      if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, DRAWN_MARKS))
+      if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm: view.scale * (window.devicePixelRatio || 1) }, 0))
+    }
   }, [draft, view, width, height, shown])
 
   const onPointerDown = (event: PointerEvent<HTMLDivElement>): void => {
@@ -136,7 +140,7 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
     setView(zoomAt(view, Math.exp(-event.deltaY * 0.0015), { x: event.clientX - rect.left, y: event.clientY - rect.top }))
   }
 
-  const current = draft?.exercise.id === selected?.id ? (draft?.exercise ?? selected) : selected
+  const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
   const handles = current && !mirrored ? handlesOf(current.guide) : []
   const onHandleKey = (handle: Handle, event: KeyboardEvent): void => {
     const by = event.shiftKey ? 5 : 0.5
@@ -150,7 +154,7 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
     if (!to || !current) return
     event.preventDefault()
     event.stopPropagation()
-    edit({ kind: 'change-exercise', id: current.id, set: { guide: moveHandle(current.guide, handle, { x: handle.at.x + to.x, y: handle.at.y + to.y }) } })
+    edit({ kind: 'change-guide', id: current.id, set: { guide: moveHandle(current.guide, handle, { x: handle.at.x + to.x, y: handle.at.y + to.y }) } })
   }
 
   return (
@@ -179,13 +183,13 @@ export function ClothView({ sampler, around, done, selected, shown, truePxPerMm,
                 role="button"
                 tabIndex={0}
                 data-handle={handle.id}
-                aria-label={`${current?.name}: ${handle.name}, at ${handle.at.x.toFixed(1)} and ${handle.at.y.toFixed(1)} mm. Arrow keys move it.`}
+                aria-label={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}, at ${handle.at.x.toFixed(1)} and ${handle.at.y.toFixed(1)} mm. Arrow keys move it.`}
                 transform={`translate(${at.x} ${at.y})`}
                 onPointerDown={(event) => {
-                  if (!current || !selected) return
+                  if (!drawn) return
                   event.stopPropagation()
                   box.current?.setPointerCapture(event.pointerId)
-                  begin(selected, handle, event)
+                  begin(drawn, handle, event)
                 }}
                 onKeyDown={(event) => onHandleKey(handle, event)}
               >

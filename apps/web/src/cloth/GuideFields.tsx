@@ -1,26 +1,26 @@
 /** The selected guide's places, typed: what dragging does by eye. */
-import type { Exercise } from '@lemmata/core/sampler'
+import type { DrawnGuide } from '@lemmata/core/sampler'
 import { formatLength, type LengthUnit, parseLength } from '@lemmata/core/units'
 import { Input } from 'antd'
 import { useState } from 'react'
 import { edit } from '../store/index.ts'
 import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
 
-export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: LengthUnit }) {
-  const handles = handlesOf(exercise.guide)
+export function GuideFields({ drawn, unit }: { drawn: DrawnGuide; unit: LengthUnit }) {
+  const handles = handlesOf(drawn.guide)
   const whole = handles.find((handle) => handle.id === 'whole')
   const single = handles.filter((handle) => handle !== whole)
   // Both ends of a line; of many spots the first; the base that all pins stand over.
-  const shown = whole && (single.length === 0 || exercise.guide.kind === 'pins') ? [whole] : single.length > 2 ? single.slice(0, 1) : single
+  const shown = whole && (single.length === 0 || drawn.guide.kind === 'pins') ? [whole] : single.length > 2 ? single.slice(0, 1) : single
   return (
     <>
       {shown.map((handle) => (
         <span key={handle.id} style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }}>
           <span className="quiet" style={{ fontSize: 13.5 }}>
-            {labelOf(exercise, handle)}
+            {labelOf(drawn, handle)}
           </span>
-          <Coordinate exercise={exercise} handle={handle} axis="x" unit={unit} />
-          <Coordinate exercise={exercise} handle={handle} axis="y" unit={unit} />
+          <Coordinate drawn={drawn} handle={handle} axis="x" unit={unit} />
+          <Coordinate drawn={drawn} handle={handle} axis="y" unit={unit} />
         </span>
       ))}
     </>
@@ -29,11 +29,11 @@ export function GuideFields({ exercise, unit }: { exercise: Exercise; unit: Leng
 
 const LABELS: Readonly<Record<string, string>> = { start: 'Start', end: 'End', whole: 'Middle', 'spot-0': 'First spot' }
 
-function labelOf({ guide }: Exercise, handle: Handle): string {
+function labelOf({ guide }: DrawnGuide, handle: Handle): string {
   return guide.kind === 'pins' && handle.id === 'whole' ? 'Base' : (LABELS[handle.id] ?? handle.name)
 }
 
-function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; handle: Handle; axis: 'x' | 'y'; unit: LengthUnit }) {
+function Coordinate({ drawn, handle, axis, unit }: { drawn: DrawnGuide; handle: Handle; axis: 'x' | 'y'; unit: LengthUnit }) {
   const [typed, setTyped] = useState<string | null>(null)
   const value = handle.at[axis]
   const shown = formatLength(value, unit, unit === 'mm' ? 1 : 3).replace(/ (mm|in).*$/, '')
@@ -42,14 +42,14 @@ function Coordinate({ exercise, handle, axis, unit }: { exercise: Exercise; hand
     if (typed === null || parsed === null) return
     setTyped(null)
     if (Math.abs(parsed - value) > 0.01)
-      edit({ kind: 'change-exercise', id: exercise.id, set: { guide: moveHandle(exercise.guide, handle, { ...handle.at, [axis]: parsed }) } })
+      edit({ kind: 'change-guide', id: drawn.id, set: { guide: moveHandle(drawn.guide, handle, { ...handle.at, [axis]: parsed }) } })
   }
   return (
     <Input
       size="small"
       style={{ width: unit === 'mm' ? 70 : 84 }}
       prefix={<span className="quiet">{axis === 'x' ? '→' : '↓'}</span>}
-      aria-label={`${labelOf(exercise, handle)}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
+      aria-label={`${labelOf(drawn, handle)}, ${axis === 'x' ? 'from the left edge' : 'from the top edge'}, in ${unit}`}
       value={typed ?? shown}
       status={parsed === null ? 'error' : ''}
       onChange={(event) => setTyped(event.target.value)}

@@ -1,11 +1,9 @@
 /** The cloth on the screen: scales, rulers, handles, what lies under the pointer. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
-import type { Guide } from '@lemmata/core/guide'
-import { newSampler } from '@lemmata/core/sampler'
+import { layAlone, newSampler } from '@lemmata/core/sampler'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { handlesOf, moveHandle } from '@lemmata/core/guide'
 import { nearestExercise } from './nearest-exercise.ts'
 import { rulerTicks } from './rulers.ts'
 import { centred, fitView, RULER_PX, toCloth, toScreen, zoomAt } from './view.ts'
@@ -76,72 +74,11 @@ describe('rulers', () => {
   })
 })
 
-describe('handles', () => {
-  const line: Guide = { kind: 'line', path: 'M 10 20 L 60 20' }
-
-  it('of a line are its ends and its middle; moving an end turns and stretches it', () => {
-    const handles = handlesOf(line)
-    expect(handles.map((handle) => handle.id)).toEqual(['start', 'end', 'whole'])
-    const moved = moveHandle(line, handles[1] as (typeof handles)[number], { x: 10, y: 70 })
-    expect(handlesOf(moved)[0]?.at).toEqual({ x: 10, y: 20 })
-    expect(handlesOf(moved)[1]?.at.x).toBeCloseTo(10, 2)
-    expect(handlesOf(moved)[1]?.at.y).toBeCloseTo(70, 2)
-  })
-
-  it('keeps the form of a curve', () => {
-    const curve: Guide = { kind: 'line', path: 'M 0 0 C 10 -10 30 10 40 0' }
-    const end = handlesOf(curve)[1]
-    if (!end) throw new Error('no handle')
-    const twice = moveHandle(curve, end, { x: 80, y: 0 })
-    expect(twice).toEqual({ kind: 'line', path: 'M0 0C20-20 60 20 80 0' })
-  })
-
-  it.each<[Guide, number]>([
-    [{ kind: 'shape', path: 'M 0 0 L 10 0 L 10 6 L 0 6 Z' }, 1],
-    [{ kind: 'spot', at: [5, 5] }, 1],
-    [
-      {
-        kind: 'spots',
-        at: [
-          [1, 1],
-          [2, 2],
-          [3, 3],
-        ],
-      },
-      3,
-    ],
-    [{ kind: 'band', path: 'M 0 0 L 30 0', widthMm: 6 }, 3],
-    [{ kind: 'ring', at: [9, 9], radiusMm: 4 }, 1],
-    [{ kind: 'square', at: [9, 9], sideMm: 4 }, 1],
-    [{ kind: 'grid', at: [9, 9], columns: 4, rows: 2, cellMm: 3 }, 1],
-    [
-      {
-        kind: 'pins',
-        base: [20, 30],
-        pins: [
-          [16, 20],
-          [20, 18],
-        ],
-      },
-      3,
-    ],
-    [{ kind: 'line', path: 'broken' }, 0],
-  ])('%j has %d, and each moves it by exactly what it is moved', (guide, count) => {
-    const handles = handlesOf(guide)
-    expect(handles.length).toBe(count)
-    for (const handle of handles) {
-      const to = { x: handle.at.x + 5, y: handle.at.y - 3 }
-      const after = handlesOf(moveHandle(guide, handle, to)).find((one) => one.id === handle.id)
-      expect(Math.hypot((after?.at.x ?? 0) - to.x, (after?.at.y ?? 0) - to.y)).toBeLessThan(0.11)
-    }
-  })
-})
-
 describe('the pointer', () => {
   it('finds the nearest thread within reach, and nothing beyond it', () => {
     const around = surroundingsOf(newSampler('x'))
     const done = [10, 20].flatMap((y) => {
-      const result = workExercise({ id: `e${y}`, name: 'E', stitch: 'back-stitch', guide: { kind: 'line', path: `M 0 ${y} L 50 ${y}` } }, around)
+      const result = workExercise(layAlone({ id: `e${y}`, name: 'E', stitch: 'back-stitch' }, { kind: 'line', path: `M 0 ${y} L 50 ${y}` }), around)
       return result.ok ? [result.value] : []
     })
     expect(nearestExercise(done, { x: 25, y: 12 }, 4)).toBe('e10')

@@ -6,7 +6,7 @@ export function nearestExercise(done: readonly WorkedExercise[], at: Point, reac
   let best = reachMm
   let found: string | null = null
   for (const one of done) {
-    for (const segment of one.worked.segments) {
+    for (const segment of one.pieces.flatMap((piece) => piece.worked.segments)) {
       if (segment.side !== 'front') continue
       for (let index = 0; index + 1 < segment.points.length; index += 1) {
         const a = segment.points[index] as Point

@@ -1,33 +1,37 @@
 /**
- * Dragging a handle: the guide being dragged lives here and is worked at once, one exercise in one frame; it
- * becomes one operation when released, and Escape drops it.
+ * Dragging a handle: the guide being dragged lives here. What is worked on it is worked in the worker, the newest place at
+ * a time, so that the page goes on drawing; it becomes one operation when released, and Escape drops it.
  */
 import type { Surroundings } from '@lemmata/core/assign'
-import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
+import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
-import type { Guide } from '@lemmata/core/guide'
-import type { Exercise } from '@lemmata/core/sampler'
+import { type Guide, type Handle, moveHandle } from '@lemmata/core/guide'
+import { type DrawnGuide, type GuideDrawing, layExercise, type Sampler } from '@lemmata/core/sampler'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { workElsewhere } from '../compute/use-worked.ts'
 import { edit } from '../store/index.ts'
-import { type Handle, moveHandle } from '@lemmata/core/guide'
 
 export interface Draft {
-  readonly exercise: Exercise
-  readonly done: WorkedExercise | null
+  readonly drawn: DrawnGuide
+  /** As last worked; a moment behind the guide while it is dragged fast. */
+  readonly done: readonly WorkedExercise[]
 }
 
 interface Drag {
-  readonly exercise: Exercise
+  readonly drawn: DrawnGuide
   readonly handle: Handle
   /** From the pointer to the handle's middle, mm. */
   readonly grip: Point
 }
 
-export function useDrag(around: Surroundings, toCloth: (event: { clientX: number; clientY: number }) => Point) {
+export function useDrag(sampler: Sampler, around: Surroundings, toCloth: (event: { clientX: number; clientY: number }) => Point) {
   const [draft, setDraft] = useState<Draft | null>(null)
   const drag = useRef<Drag | null>(null)
   const frame = useRef(0)
   const guide = useRef<Guide | null>(null)
+  const working = useRef(false)
+  const surroundings = useRef({ sampler, around })
+  surroundings.current = { sampler, around }
 
   const drop = useCallback((): void => {
     cancelAnimationFrame(frame.current)
@@ -37,36 +41,53 @@ export function useDrag(around: Surroundings, toCloth: (event: { clientX: number
   }, [])
 
   const begin = useCallback(
-    (exercise: Exercise, handle: Handle, event: { clientX: number; clientY: number }): void => {
+    (drawn: DrawnGuide, handle: Handle, event: { clientX: number; clientY: number }): void => {
       const at = toCloth(event)
-      drag.current = { exercise, handle, grip: { x: handle.at.x - at.x, y: handle.at.y - at.y } }
+      drag.current = { drawn, handle, grip: { x: handle.at.x - at.x, y: handle.at.y - at.y } }
     },
     [toCloth],
   )
+
+  /** One at a time; when it comes back and the guide has moved on meanwhile, the newest place follows. */
+  const work = useCallback(async (now: Drag): Promise<void> => {
+    if (working.current) return
+    working.current = true
+    try {
+      for (let worked: Guide | null = null; drag.current === now && guide.current && guide.current !== worked; ) {
+        worked = guide.current
+        const drawn = { ...now.drawn, guide: worked }
+        const done = await workOn(drawn, surroundings.current.sampler, surroundings.current.around)
+        if (drag.current === now) setDraft((before) => ({ drawn: before?.drawn ?? drawn, done }))
+      }
+    } catch {
+      // The worker broke: the guide is still dragged, and its thread is worked when it is put down.
+    } finally {
+      working.current = false
+    }
+  }, [])
 
   const move = useCallback(
     (event: { clientX: number; clientY: number }): void => {
       const now = drag.current
       if (!now) return
       const at = toCloth(event)
-      guide.current = moveHandle(now.exercise.guide, now.handle, { x: at.x + now.grip.x, y: at.y + now.grip.y })
+      guide.current = moveHandle(now.drawn.guide, now.handle, { x: at.x + now.grip.x, y: at.y + now.grip.y })
       cancelAnimationFrame(frame.current)
       frame.current = requestAnimationFrame(() => {
         if (!guide.current) return
-        const exercise = { ...now.exercise, guide: guide.current }
-        const result = workExercise(exercise, around)
-        setDraft({ exercise, done: result.ok ? result.value : null })
+        const drawn = { ...now.drawn, guide: guide.current }
+        setDraft((before) => ({ drawn, done: before?.done ?? [] }))
+        void work(now)
       })
     },
-    [around, toCloth],
+    [toCloth, work],
   )
 
   const end = useCallback((): void => {
     const now = drag.current
     const moved = guide.current
     drop()
-    if (now && moved && JSON.stringify(moved) !== JSON.stringify(now.exercise.guide))
-      edit({ kind: 'change-exercise', id: now.exercise.id, set: { guide: moved } })
+    if (now && moved && JSON.stringify(moved) !== JSON.stringify(now.drawn.guide)) edit({ kind: 'change-guide', id: now.drawn.id, set: { guide: moved } })
   }, [drop])
 
   useEffect(() => {
@@ -78,4 +99,19 @@ export function useDrag(around: Surroundings, toCloth: (event: { clientX: number
   }, [drop])
 
   return { draft, begin, move, end, isDragging: () => drag.current !== null }
+}
+
+/** Everything that is worked on that guide, with the guide where it is now. */
+async function workOn(drawn: DrawnGuide, sampler: Sampler, around: Surroundings): Promise<readonly WorkedExercise[]> {
+  const drawing: GuideDrawing = { ...sampler.drawing, guides: sampler.drawing.guides.map((one) => (one.id === drawn.id ? drawn : one)) }
+  const laid = exercisesOn(sampler, drawn.id).flatMap((exercise) => {
+    const one = layExercise(exercise, drawing)
+    return one.ok ? [one.value] : []
+  })
+  const results = await workElsewhere(laid, around)
+  return results.flatMap((result) => (result.ok ? [result.value] : []))
+}
+
+export function exercisesOn(sampler: Pick<Sampler, 'exercises'>, guideId: string) {
+  return sampler.exercises.filter((exercise) => exercise.on.some((on) => on.guide === guideId))
 }

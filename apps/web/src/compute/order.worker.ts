@@ -3,8 +3,8 @@ import type { Surroundings } from '@lemmata/core/assign'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
 import { type CourseItem, type CourseSettings, findOrder, type OrderAnswer, type OrderProgress } from '@lemmata/core/order'
 import { type Easing, fillGap, type Gap, type GapFilling, waysToEase } from '@lemmata/core/plan'
-import type { Exercise } from '@lemmata/core/sampler'
-import { LIBRARY } from '@lemmata/core/stitches'
+import type { LaidExercise } from '@lemmata/core/sampler'
+import { allStitches } from '@lemmata/core/stitches'
 import { expose } from 'comlink'
 
 /** Progress is told when a better order is found, and each fiftieth of the way. */
@@ -23,18 +23,17 @@ const service = {
       return true
     })
   },
-  ease(exercise: Exercise, around: Surroundings): readonly Easing[] {
-    const done = workExercise(exercise, around)
+  ease(laid: LaidExercise, around: Surroundings): readonly Easing[] {
+    const done = workExercise(laid, around)
     return done.ok ? waysToEase(done.value, around) : []
   },
-  fill(gap: Extract<Gap, { kind: 'steep' }>, exercises: readonly Exercise[], earlier: readonly string[], around: Surroundings): readonly GapFilling[] {
+  fill(gap: Extract<Gap, { kind: 'steep' }>, exercises: readonly LaidExercise[], earlier: readonly string[], around: Surroundings): readonly GapFilling[] {
     const worked = new Map<string, WorkedExercise>()
-    for (const exercise of exercises) {
-      const done = workExercise(exercise, around)
-      if (done.ok) worked.set(exercise.id, done.value)
+    for (const laid of exercises) {
+      const done = workExercise(laid, around)
+      if (done.ok) worked.set(laid.exercise.id, done.value)
     }
-    const own = new Set(around.stitches.map((stitch) => stitch.id))
-    return fillGap(gap, worked, earlier, [...around.stitches, ...LIBRARY.filter((stitch) => !own.has(stitch.id))], around)
+    return fillGap(gap, worked, earlier, allStitches(around.stitches), around)
   },
 }
 

@@ -1,48 +1,57 @@
 /** The sampler's exercises, worked in a worker; an edit to one exercise works one exercise. */
-import type { Surroundings } from '@lemmata/core/assign'
+import { type Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { courseOf, type CourseItem } from '@lemmata/core/order'
-import type { Exercise, Sampler } from '@lemmata/core/sampler'
-import { wrap } from 'comlink'
+import { type LaidExercise, layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
+import { runWorker, type RunningWorker } from './protocol.ts'
+import { type Entries, firstGroup, type Laid, staleWork } from './stale-work.ts'
 import type { WorkService } from './work.worker.ts'
 
-const worker = new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' })
-export const workService = wrap<WorkService>(worker)
+let running: RunningWorker<WorkService> | null = null
 
-export interface Entry {
-  readonly exercise: Exercise
-  readonly around: Surroundings
-  readonly result: Result<WorkedExercise>
+/** Worked elsewhere; after a failure the next call begins a new worker. */
+export async function workElsewhere(laid: readonly LaidExercise[], around: Surroundings): Promise<Result<WorkedExercise>[]> {
+  running ??= runWorker<WorkService>(() => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }), 'Working the stitches')
+  const asked = running
+  try {
+    return await asked.ask((service) => service.work(laid, around))
+  } catch (thrown) {
+    if (running === asked) running = null
+    asked.end()
+    throw thrown
+  }
 }
 
-export interface WorkedSampler {
+export interface WorkedInPage {
   /** By exercise id; the last known result while a newer one is being worked. */
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+  /** In the order of teaching. */
   readonly done: readonly WorkedExercise[]
   readonly busy: boolean
   /** All exercises have been worked once since the sampler was opened: what is said of them together can be said. */
   readonly complete: boolean
+  /** What the worker said when it broke. */
+  readonly failed: string | null
 }
 
-/** So many are asked for at once: on a slow machine the first are seen while the others are still worked. */
-const GROUP = 8
-
-export function useWorkedSampler(sampler: Sampler): WorkedSampler {
-  const { cloth, threads, stitches, exercises } = sampler
+export function useWorkedSampler(sampler: Sampler): WorkedInPage {
+  const { cloth, threads, stitches, exercises, drawing, lessons } = sampler
   const { level, waysOfWorking, hardFor } = sampler.brief
   const around = useMemo<Surroundings>(
     () => ({ brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }),
     [level, waysOfWorking, hardFor, cloth, threads, stitches],
   )
-  const [entries, setEntries] = useState<ReadonlyMap<string, Entry>>(new Map())
+  const all = useMemo<readonly Laid[]>(() => {
+    const laid = layExercises({ exercises, drawing })
+    return exercises.map((exercise, index) => ({ exercise, laid: laid[index] as Laid['laid'] }))
+  }, [exercises, drawing])
+  const [entries, setEntries] = useState<Entries>(new Map())
   const [complete, setComplete] = useState(false)
+  const [failed, setFailed] = useState<string | null>(null)
   const latest = useRef(0)
-  const stale = useMemo(
-    () => exercises.filter((exercise) => entries.get(exercise.id)?.exercise !== exercise || entries.get(exercise.id)?.around !== around),
-    [exercises, around, entries],
-  )
+  const stale = useMemo(() => staleWork(all, entries, around), [all, around, entries])
 
   useEffect(() => {
     if (stale.length === 0) return
@@ -50,17 +59,25 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
     const asked = latest.current
     let dropped = false
     // What comes back leaves the next group stale.
-    const group = stale.slice(0, GROUP)
-    void workService.work(group, around).then((results) => {
-      // A newer question has been asked meanwhile: its answer will come.
-      if (dropped || asked !== latest.current) return
-      setEntries((before) => {
-        const next = new Map(before)
-        for (const [index, exercise] of group.entries()) next.set(exercise.id, { exercise, around, result: results[index] as Result<WorkedExercise> })
-        return next
-      })
-      if (group.length === stale.length) setComplete(true)
-    })
+    const group = firstGroup(stale)
+    const workable = group.flatMap(({ laid }) => (laid.ok ? [laid.value] : []))
+    void workElsewhere(workable, around).then(
+      (results) => {
+        // A newer question has been asked meanwhile: its answer will come.
+        if (dropped || asked !== latest.current) return
+        const answers = [...results]
+        setFailed(null)
+        setEntries((before) => {
+          const next = new Map(before)
+          for (const { exercise, laid } of group) next.set(exercise.id, { laid, around, result: laid.ok ? (answers.shift() as Result<WorkedExercise>) : laid })
+          return next
+        })
+        if (group.length === stale.length) setComplete(true)
+      },
+      (thrown: unknown) => {
+        if (!dropped) setFailed(thrown instanceof Error ? thrown.message : 'The stitches could not be worked.')
+      },
+    )
     return () => {
       dropped = true
     }
@@ -68,23 +85,21 @@ export function useWorkedSampler(sampler: Sampler): WorkedSampler {
 
   return useMemo(() => {
     const results = new Map<string, Result<WorkedExercise>>()
-    for (const exercise of exercises) {
+    const ordered = teachingOrder({ exercises, lessons })
+    for (const exercise of ordered) {
       const entry = entries.get(exercise.id)
       if (entry) results.set(exercise.id, entry.result)
     }
-    const done = exercises.flatMap((exercise) => {
-      const result = results.get(exercise.id)
-      return result?.ok ? [result.value] : []
-    })
-    return { results, done, busy: stale.length > 0, complete: complete || exercises.length === 0 }
-  }, [exercises, entries, stale, complete])
+    const done = [...results.values()].flatMap((result) => (result.ok ? [result.value] : []))
+    return { results, done, busy: stale.length > 0 && failed === null, complete: complete || exercises.length === 0, failed }
+  }, [exercises, lessons, entries, stale, complete, failed])
 }
 
 const NO_COURSE: readonly CourseItem[] = []
 const courses = new WeakMap<readonly WorkedExercise[], readonly CourseItem[]>()
 
 /** The course of these exercises, none before all have been worked; the stages' states and the stage that orders them share it. */
-export function courseFor({ done, complete }: WorkedSampler): readonly CourseItem[] {
+export function courseFor({ done, complete }: WorkedInPage): readonly CourseItem[] {
   if (!complete) return NO_COURSE
   const known = courses.get(done)
   if (known) return known
@@ -93,5 +108,5 @@ export function courseFor({ done, complete }: WorkedSampler): readonly CourseIte
   return course
 }
 
-export const WorkedContext = createContext<WorkedSampler>({ results: new Map(), done: [], busy: true, complete: false })
-export const useWorked = (): WorkedSampler => useContext(WorkedContext)
+export const WorkedContext = createContext<WorkedInPage>({ results: new Map(), done: [], busy: true, complete: false, failed: null })
+export const useWorked = (): WorkedInPage => useContext(WorkedContext)

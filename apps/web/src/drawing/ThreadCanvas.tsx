@@ -1,7 +1,8 @@
 /** A worked exercise shown on a piece of its cloth, at a stated scale or fitted to the box. */
 import { clothPitch } from '@lemmata/core/materials'
-import { boxOfExercise, detailFor, drawExerciseThread, drawMarkItems, DRAWN_MARKS } from '@lemmata/core/drawing'
+import { detailFor, drawExerciseThread, drawMarkItems, DRAWN_MARKS } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { boxOfExercise } from '@lemmata/core/extent'
 import { useEffect, useRef } from 'react'
 import { paintItems, paintWeave, prepareCanvas } from './paint.ts'
 import { useSize } from './use-size.ts'
@@ -38,10 +39,10 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, side = 'front', m
       clothPitch(done.assigned.cloth),
       pxPerMm,
     )
-    if (marks) paintItems(context, drawMarkItems(done.marks, DRAWN_MARKS))
+    if (marks) for (const piece of done.pieces) paintItems(context, drawMarkItems(piece.marks, DRAWN_MARKS))
     paintItems(
       context,
-      drawExerciseThread(done, { side, detail: detailFor(done.assigned.bundle.lineWidthMm, pxPerMm * (window.devicePixelRatio || 1)) }, middle.x),
+      drawExerciseThread(done, { side, detail: detailFor(done.assigned.main.bundle.lineWidthMm, pxPerMm * (window.devicePixelRatio || 1)) }, middle.x),
     )
   }, [done, width, heightPx, pxPerMm, side, marks, clothHex])
   return <canvas ref={ref} role="img" aria-label={label} style={{ height: heightPx, width: '100%' }} />

@@ -1,9 +1,10 @@
 /** One exercise of the course: its parts, how it compares, what would ease it, its pins, its practice. */
 import type { Surroundings } from '@lemmata/core/assign'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
 import { catchUp, comparisonInWords, type Easing, partWord, practiceAsked } from '@lemmata/core/plan'
-import type { Exercise, FreeSetting, Pins, Sampler } from '@lemmata/core/sampler'
+import { type Exercise, type FreeSetting, layExercise, type Pins, type Sampler } from '@lemmata/core/sampler'
+import { sizeInWords } from '@lemmata/core/sheets'
 import { formatMinutes } from '@lemmata/core/units'
 import { Button, Checkbox, Segmented, Select } from 'antd'
 import { useEffect, useState } from 'react'
@@ -32,7 +33,7 @@ export function ChosenPanel({ sampler, exercise, course }: { sampler: Sampler; e
       <Practice done={done} sampler={sampler} course={course} />
       <FreeFields exercise={exercise} />
       <PinFields sampler={sampler} exercise={exercise} course={course} />
-      <UsedAgain done={done} course={course} />
+      <UsedAgain done={done} sampler={sampler} course={course} />
       <Joining exercise={exercise} course={course} />
     </section>
   )
@@ -80,22 +81,30 @@ function Comparisons({ done, course }: { done: WorkedExercise; course: Course })
 /** Worked in the worker: each is the exercise done once more. */
 function Easings({ done, sampler }: { done: WorkedExercise; sampler: Sampler }) {
   const [easings, setEasings] = useState<readonly Easing[] | null>(null)
+  const [failed, setFailed] = useState<string | null>(null)
   const { exercise } = done
   useEffect(() => {
+    const laid = layExercise(exercise, sampler.drawing)
+    if (!laid.ok) return
     let dropped = false
-    const { worker, service } = startOrderWorker()
+    const worker = startOrderWorker()
     const around: Surroundings = surroundingsOf(sampler)
-    service.ease(exercise, around).then(
-      (found) => {
-        if (!dropped) setEasings(found)
-      },
-      () => undefined,
-    )
+    worker
+      .ask((service) => service.ease(laid.value, around))
+      .then(
+        (found) => {
+          if (!dropped) setEasings(found)
+        },
+        (thrown: unknown) => {
+          if (!dropped) setFailed(thrown instanceof Error ? thrown.message : 'This could not be tried.')
+        },
+      )
     return () => {
       dropped = true
-      worker.terminate()
+      worker.end()
     }
   }, [exercise, sampler])
+  if (failed !== null) return <p className="wrong">{failed}</p>
   if (easings === null) return <p className="why">Trying what would make it easier …</p>
   return (
     <>
@@ -105,7 +114,7 @@ function Easings({ done, sampler }: { done: WorkedExercise; sampler: Sampler }) 
         {easings.map((easing) => (
           <li key={easing.sentence} className="easing">
             <span className="why">{easing.sentence}</span>
-            <Button size="small" onClick={() => edit({ kind: 'change-exercise', id: exercise.id, set: easing.set })}>
+            <Button size="small" onClick={() => edit(easing.operation)}>
               Do it
             </Button>
           </li>
@@ -122,15 +131,16 @@ const HOLDS = [
 ] as const
 
 function Practice({ done, sampler, course }: { done: WorkedExercise; sampler: Sampler; course: Course }) {
-  const { exercise, worked } = done
+  const { exercise, pieces } = done
+  const [first] = pieces
   const step = course.description.steps.find((one) => one.id === exercise.id)
   const hold = exercise.hold ?? 'easy'
   const asked = practiceAsked({
     level: sampler.brief.level,
     hold,
     known: step !== undefined && step.newMotions.length === 0,
-    pitchMm: worked.fitted.pitchMm,
-    count: worked.fitted.count,
+    pitchMm: first.worked.fitted.pitchMm,
+    count: done.stitches,
   })
   return (
     <>
@@ -142,7 +152,7 @@ function Practice({ done, sampler, course }: { done: WorkedExercise; sampler: Sa
         value={hold}
         onChange={(value) => edit({ kind: 'change-exercise', id: exercise.id, set: { hold: value } })}
       />
-      {done.guide.kind === 'line' && <p className="why">{asked.sentence}</p>}
+      {first.guide.kind === 'line' && <p className="why">{asked.sentence}</p>}
     </>
   )
 }
@@ -246,15 +256,14 @@ function PinFields({ sampler, exercise, course }: { sampler: Sampler; exercise: 
 }
 
 /** Later exercises in the same stitch, with their settings beside these, so that learners know what they practise for. */
-function UsedAgain({ done, course }: { done: WorkedExercise; course: Course }) {
+function UsedAgain({ done, sampler, course }: { done: WorkedExercise; sampler: Sampler; course: Course }) {
   const { results } = useWorked()
   const order = course.plan.lessons.flat()
   const later = order.slice(order.indexOf(done.exercise.id) + 1).flatMap((id): WorkedExercise[] => {
     const result = results.get(id)
     return result?.ok && (result.value.exercise.stitch === done.exercise.stitch || result.value.assigned.base === done.exercise.stitch) ? [result.value] : []
   })
-  const setting = ({ assigned, worked }: WorkedExercise): string =>
-    `${strandsInWords(assigned.strands.value)}, ${worked.fitted.pitchMm.toFixed(1)} mm from stitch to stitch`
+  const setting = (one: WorkedExercise): string => `${strandsInWords(one.assigned.main.strands.value)}, ${sizeInWords(spokenSize(one), sampler.units)}`
   return (
     <>
       <h3>Where it is used again</h3>

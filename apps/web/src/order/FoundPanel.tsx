@@ -34,7 +34,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
   )
   const { finding, find, stop, forget } = useFinder(bestOf)
   const [kept, setKept] = useState<string | null>(null)
-  const others = sampler.keptOrders ?? []
+  const others = sampler.keptOrders
   const beside = others.find((order) => order.id === kept)
   const sorted = useMemo(() => sortedCost(course), [course])
   return (
@@ -126,7 +126,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
 }
 
 function keep(name: string, plan: CoursePlan, at: number): void {
-  edit({ kind: 'keep-order', order: { id: `o${crypto.randomUUID().slice(0, 8)}`, name, exercises: plan.lessons.flat(), lessons: plan.lessons }, at })
+  edit({ kind: 'keep-order', order: { id: `o${crypto.randomUUID().slice(0, 8)}`, name, lessons: plan.lessons }, at })
 }
 
 interface Sorted {

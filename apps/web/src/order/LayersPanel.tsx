@@ -96,10 +96,10 @@ function Reason({ link, sampler }: { link: LayerLink; sampler: Sampler }) {
 
 function liesOver(sampler: Sampler, then: string, first: string): void {
   const exercise = sampler.exercises.find((one) => one.id === then)
-  if (exercise) edit({ kind: 'change-exercise', id: then, set: { after: [...(exercise.after ?? []), first] } })
+  if (exercise) edit({ kind: 'change-exercise', id: then, set: { over: [...(exercise.over ?? []), first] } })
 }
 
 function liesNoLonger(sampler: Sampler, { then, first }: LayerLink): void {
-  const left = (sampler.exercises.find((one) => one.id === then)?.after ?? []).filter((id) => id !== first)
-  edit(left.length > 0 ? { kind: 'change-exercise', id: then, set: { after: left } } : { kind: 'change-exercise', id: then, set: {}, clear: ['after'] })
+  const left = (sampler.exercises.find((one) => one.id === then)?.over ?? []).filter((id) => id !== first)
+  edit(left.length > 0 ? { kind: 'change-exercise', id: then, set: { over: left } } : { kind: 'change-exercise', id: then, set: {}, clear: ['over'] })
 }

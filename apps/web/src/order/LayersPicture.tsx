@@ -1,6 +1,7 @@
 /** The layers of a piece lifted apart and seen aslant, the cloth lowest. */
-import { boxOfExercise, detailFor, drawExerciseThread } from '@lemmata/core/drawing'
+import { detailFor, drawExerciseThread } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { boxOfExercise } from '@lemmata/core/extent'
 import { useEffect, useMemo, useRef } from 'react'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
@@ -42,7 +43,7 @@ export function LayersPicture({ layers, letters, clothHex, label }: Props) {
       plate(context, wide, deep, level === 0 ? clothHex : null, scale)
       context.translate(-box.left, -box.top)
       for (const one of exercises) {
-        const detail = detailFor(one.assigned.bundle.lineWidthMm, scale * (window.devicePixelRatio || 1))
+        const detail = detailFor(one.assigned.main.bundle.lineWidthMm, scale * (window.devicePixelRatio || 1))
         paintItems(context, drawExerciseThread(one, { side: 'front', detail }, 0))
       }
       context.restore()

@@ -1,5 +1,6 @@
 /** The exercises in their lessons, moved by hand: by the grip, or with Space and the arrows. */
-import { MINUTES_STEP, motionWord, type PlannedStep } from '@lemmata/core/order'
+import { type CoursePlan, MINUTES_STEP, motionWord, type PlannedStep } from '@lemmata/core/order'
+import { cutText } from '@lemmata/contract'
 import type { Sampler } from '@lemmata/core/sampler'
 import { type Announcements, closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
@@ -8,7 +9,8 @@ import { Button, Input } from 'antd'
 import { Slope } from '../look/Glyphs.tsx'
 import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { exerciseSelected } from '../store/sampler.ts'
-import { type Course, lessonsOf, takePlan } from './use-course.ts'
+import { newId } from '../store/new-ids.ts'
+import { type Course, isWritten, lessonsOf, moveTo, takePlan } from './use-course.ts'
 
 const HEAD = 'lesson '
 
@@ -33,7 +35,8 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
     }
     // What was put above the first heading is in the first lesson.
     const heads = plan.lessons.length
-    takePlan(sampler, { lessons: lessons.length > heads ? [[...(lessons[0] as string[]), ...(lessons[1] ?? [])], ...lessons.slice(2)] : lessons })
+    const next = lessons.length > heads ? [[...(lessons[0] as string[]), ...(lessons[1] ?? [])], ...lessons.slice(2)] : lessons
+    moveTo(sampler, plan, String(active.id), { lessons: next })
   }
   const name = (id: string | number): string => items.get(String(id))?.name ?? 'its beginning'
   return (
@@ -67,7 +70,7 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
                   {ids.length > 0 ? ` · ${riseInWords(plan.lessons, lesson, steps)}` : ''}
                 </span>
                 {ids.length === 0 && (
-                  <Button size="small" type="text" onClick={() => takePlan(sampler, { lessons: plan.lessons.filter((_, index) => index !== lesson) })}>
+                  <Button size="small" type="text" onClick={() => removeLesson(sampler, plan, lesson)}>
                     Remove
                   </Button>
                 )}
@@ -87,21 +90,34 @@ export function LessonList({ sampler, course, letters }: { sampler: Sampler; cou
           })}
         </ol>
       </SortableContext>
-      <Button size="small" style={{ marginTop: 10 }} onClick={() => takePlan(sampler, { lessons: [...plan.lessons, []] })}>
+      <Button size="small" style={{ marginTop: 10 }} onClick={() => addLesson(sampler, plan)}>
         Add a lesson
       </Button>
     </DndContext>
   )
 }
 
+function addLesson(sampler: Sampler, plan: CoursePlan): void {
+  if (!isWritten(sampler, plan)) takePlan(sampler, { lessons: [...plan.lessons, []] })
+  else edit({ kind: 'add-lesson', lesson: { id: newId('l'), title: `Lesson ${plan.lessons.length + 1}` }, at: plan.lessons.length })
+}
+
+function removeLesson(sampler: Sampler, plan: CoursePlan, lesson: number): void {
+  const written = sampler.lessons[lesson]
+  if (written && isWritten(sampler, plan)) edit({ kind: 'remove-lesson', id: written.id })
+  else takePlan(sampler, { lessons: plan.lessons.filter((_, index) => index !== lesson) })
+}
+
 /** Typed in place; kept when it is left. */
 function LessonTitle({ sampler, course, lesson }: { sampler: Sampler; course: Course; lesson: number }) {
   const title = sampler.lessons[lesson]?.title ?? `Lesson ${lesson + 1}`
   const keep = (typed: string): void => {
-    const wanted = typed.trim().slice(0, 120)
+    const wanted = cutText(typed.trim(), 120)
     if (wanted === '' || wanted === title) return
-    const lessons = lessonsOf(sampler, course.plan)
-    edit({ kind: 'set-lessons', lessons: lessons.map((one, index) => (index === lesson ? { ...one, title: wanted } : one)) })
+    const written = sampler.lessons[lesson]
+    if (written) edit({ kind: 'rename-lesson', id: written.id, title: wanted })
+    // A lesson that minutes made is written when it gets its title.
+    else edit({ kind: 'arrange-lessons', lessons: lessonsOf(sampler, course.plan).map((one, index) => (index === lesson ? { ...one, title: wanted } : one)) })
   }
   return (
     <h3>

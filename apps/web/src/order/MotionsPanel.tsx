@@ -2,8 +2,10 @@
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { andList, motionWord } from '@lemmata/core/order'
-import { fadeMarks, FADING, findGaps, type Gap, type GapFilling, newExercise } from '@lemmata/core/plan'
-import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { newExercise } from '@lemmata/core/layout'
+import { MAIN_ROLE } from '@lemmata/core/notation'
+import { fadeMarks, FADING, findGaps, type Gap, type GapFilling } from '@lemmata/core/plan'
+import { layExercises, type MarkStyle, type Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
@@ -11,7 +13,8 @@ import { useWorked } from '../compute/use-worked.ts'
 import { KnotGlyph } from '../look/Glyphs.tsx'
 import { Field } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
-import { type Course, takePlan } from './use-course.ts'
+import { newIds } from '../store/new-ids.ts'
+import { arrangeAs, type Course } from './use-course.ts'
 import { startOrderWorker } from './use-finder.ts'
 
 export function MotionsPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
@@ -85,8 +88,7 @@ function Sign({ kind }: { kind: string }) {
 
 function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course: Course }) {
   const names = new Map(course.course.map((item) => [item.id, item.name] as const))
-  const { done } = useWorked()
-  const [offers, setOffers] = useState<readonly GapFilling[] | 'busy' | null>(null)
+  const [offers, setOffers] = useState<readonly GapFilling[] | string | null>(null)
   if (gap.kind === 'alike')
     return (
       <li className="problem">
@@ -112,7 +114,8 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
     )
   const ask = (): void => {
     setOffers('busy')
-    const { worker, service } = startOrderWorker()
+    const worker = startOrderWorker()
+    const laid = layExercises(sampler).flatMap((one) => (one.ok ? [one.value] : []))
     const steps = course.description.steps
     const earlier = steps
       .slice(
@@ -120,16 +123,10 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
         steps.findIndex((step) => step.id === gap.then),
       )
       .map((step) => step.id)
-    service.fill(gap, sampler.exercises, earlier, surroundingsOf(sampler)).then(
-      (found) => {
-        setOffers(found)
-        worker.terminate()
-      },
-      () => {
-        setOffers([])
-        worker.terminate()
-      },
-    )
+    worker
+      .ask((service) => service.fill(gap, laid, earlier, surroundingsOf(sampler)))
+      .then(setOffers, (thrown: unknown) => setOffers(thrown instanceof Error ? thrown.message : 'This could not be tried.'))
+      .finally(() => worker.end())
   }
   return (
     <li className="problem">
@@ -143,6 +140,7 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
           </Button>
         )}
         {offers === 'busy' && <span className="quiet">Trying the stitches …</span>}
+        {typeof offers === 'string' && offers !== 'busy' && <span className="wrong">{offers}</span>}
         {Array.isArray(offers) && offers.length === 0 && <span className="quiet">Nothing in the library lies between without bringing something new.</span>}
         {Array.isArray(offers) && (
           <ul className="plain-list">
@@ -151,7 +149,7 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
                 <span className="why">
                   <b>{offer.name}</b>, {Math.round(offer.difficulty)}: {offer.because}
                 </span>
-                <Button size="small" onClick={() => addOffer(offer, gap, sampler, course, done)}>
+                <Button size="small" onClick={() => addOffer(offer, gap, sampler, course)}>
                   Add it
                 </Button>
               </li>
@@ -163,14 +161,19 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
   )
 }
 
-/** A new exercise in the next free place, taught just before the one that was too steep. */
-function addOffer(offer: GapFilling, gap: Extract<Gap, { kind: 'steep' }>, sampler: Sampler, course: Course, done: readonly WorkedExercise[]): void {
+/** A new exercise in the next free place, taught just before the one that was too steep: one step, one undo. */
+function addOffer(offer: GapFilling, gap: Extract<Gap, { kind: 'steep' }>, sampler: Sampler, course: Course): void {
   const document = findStitch(offer.stitch, sampler.stitches)
   if (!document) return
-  const made: Exercise = { ...newExercise(document, sampler, done, `e${crypto.randomUUID().slice(0, 8)}`), ...offer.set }
-  edit({ kind: 'add-exercise', exercise: made, at: sampler.exercises.length })
-  const lessons = course.plan.lessons.map((ids) => ids.flatMap((id) => (id === gap.then ? [made.id, id] : [id])))
-  takePlan({ ...sampler, exercises: [...sampler.exercises, made] }, { lessons })
+  const ids = newIds()
+  const { parameters, marks, strands } = offer.set
+  const add = newExercise(document, sampler, ids, {
+    ...(parameters ? { parameters } : {}),
+    ...(marks ? { marks } : {}),
+    ...(strands === undefined ? {} : { materials: { [MAIN_ROLE]: { strands } } }),
+  })
+  const lessons = course.plan.lessons.map((taught) => taught.flatMap((id) => (id === gap.then ? [ids.exercise, id] : [id])))
+  edit({ kind: 'batch', operations: [add, arrangeAs(sampler, { lessons })] })
 }
 
 const STYLES: Readonly<Record<string, string>> = { 'every-hole': 'every hole', 'every-nth': 'every third', 'guide-only': 'the line', none: 'nothing' }
@@ -199,7 +202,10 @@ function Fading({ sampler, course }: { sampler: Sampler; course: Course }) {
     </Field>
   )
   const apply = (): void => {
-    for (const change of changes) edit({ kind: 'change-exercise', id: change.id, set: { marks: change.to, ...(change.to === 'every-nth' ? { nth: 3 } : {}) } })
+    edit({
+      kind: 'batch',
+      operations: changes.map(({ id, to }) => ({ kind: 'change-exercise', id, set: { marks: to, ...(to === 'every-nth' ? { nth: 3 } : {}) } })),
+    })
   }
   return (
     <>

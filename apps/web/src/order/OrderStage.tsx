@@ -2,7 +2,7 @@
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { levelInWords } from '@lemmata/core/plan'
 import { letterOf } from '@lemmata/core/sheets'
-import type { Sampler } from '@lemmata/core/sampler'
+import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
@@ -37,7 +37,7 @@ export function OrderStage() {
   const dispatch = useAppDispatch()
   const [side, setSide] = useState<Side>('find')
   const worked = useMemo(() => new Map(done.map((one): [string, WorkedExercise] => [one.exercise.id, one])), [done])
-  const letters = useMemo(() => new Map(sampler.exercises.map((one, index) => [one.id, letterOf(index)] as const)), [sampler.exercises])
+  const letters = useMemo(() => new Map(teachingOrder(sampler).map((one, index) => [one.id, letterOf(index)] as const)), [sampler])
   if (sampler.exercises.length === 0)
     return (
       <div className="scroll">

@@ -11,10 +11,11 @@ import {
   type CourseSettings,
   type PlanDescription,
 } from '@lemmata/core/order'
-import type { Lesson, Sampler } from '@lemmata/core/sampler'
+import type { Lesson, Operation, Sampler } from '@lemmata/core/sampler'
 import { useMemo } from 'react'
 import { courseFor, useWorked } from '../compute/use-worked.ts'
 import { edit } from '../store/index.ts'
+import { newId } from '../store/new-ids.ts'
 
 export interface Course {
   readonly course: readonly CourseItem[]
@@ -36,10 +37,27 @@ export function useCourse(sampler: Sampler): Course {
 
 /** The plan as the sampler's lessons, with the titles they have. */
 export function lessonsOf(sampler: Sampler, plan: CoursePlan): readonly Lesson[] {
-  return lessonsFor(plan, sampler.lessons, () => `l${crypto.randomUUID().slice(0, 8)}`)
+  return lessonsFor(plan, sampler.lessons, () => newId('l'))
 }
 
-/** The plan becomes the order of the sampler; exercises that are not taught keep their place behind. */
+/** The edit that makes the plan the order of the sampler; what is not taught keeps its place behind. */
+export function arrangeAs(sampler: Sampler, plan: CoursePlan): Operation {
+  return { kind: 'arrange-lessons', lessons: lessonsOf(sampler, plan) }
+}
+
 export function takePlan(sampler: Sampler, plan: CoursePlan): void {
-  edit({ kind: 'set-order', ids: plan.lessons.flat(), lessons: lessonsOf(sampler, plan) })
+  edit(arrangeAs(sampler, plan))
+}
+
+/** The plan shows more than the lessons that are written: those that minutes make of what is taught in none. */
+export function isWritten(sampler: Sampler, plan: CoursePlan): boolean {
+  return plan.lessons.length === sampler.lessons.length
+}
+
+/** One exercise taken to a place of the plan: alone, where the lessons stand as the plan shows them. */
+export function moveTo(sampler: Sampler, plan: CoursePlan, id: string, next: CoursePlan): void {
+  const lesson = next.lessons.findIndex((ids) => ids.includes(id))
+  const to = sampler.lessons[lesson]
+  if (!to || !isWritten(sampler, plan)) takePlan(sampler, next)
+  else edit({ kind: 'move-exercise', id, to: { lesson: to.id, at: (next.lessons[lesson] as readonly string[]).indexOf(id) } })
 }

@@ -1,8 +1,9 @@
 /** Seeking an order: progress while it lasts, the best so far at any moment, and a way to stop. */
 import type { CourseItem, CourseSettings, OrderAnswer, OrderProgress } from '@lemmata/core/order'
-import { proxy, type Remote, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { OrderService } from '../compute/order.worker.ts'
+import { runWorker, type RunningWorker } from '../compute/protocol.ts'
 
 export type Finding =
   | { readonly state: 'idle' }
@@ -10,21 +11,17 @@ export type Finding =
   | { readonly state: 'done'; readonly answer: OrderAnswer; readonly stopped: boolean }
   | { readonly state: 'failed' }
 
-interface Running {
-  readonly worker: Worker
-  readonly service: Remote<OrderService>
-}
+type Running = RunningWorker<OrderService>
 
 export function startOrderWorker(): Running {
-  const worker = new Worker(new URL('../compute/order.worker.ts', import.meta.url), { type: 'module' })
-  return { worker, service: wrap<OrderService>(worker) }
+  return runWorker<OrderService>(() => new Worker(new URL('../compute/order.worker.ts', import.meta.url), { type: 'module' }), 'The search')
 }
 
 export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | null) {
   const [finding, setFinding] = useState<Finding>({ state: 'idle' })
   const running = useRef<Running | null>(null)
   const end = useCallback(() => {
-    running.current?.worker.terminate()
+    running.current?.end()
     running.current = null
   }, [])
   useEffect(() => end, [end])
@@ -36,18 +33,19 @@ export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | nul
       running.current = begun
       const mine = (): boolean => running.current === begun
       setFinding({ state: 'busy', progress: null })
-      begun.worker.addEventListener('error', () => mine() && setFinding({ state: 'failed' }))
       const onProgress = proxy((progress: OrderProgress) => {
         if (mine()) setFinding({ state: 'busy', progress })
       })
-      begun.service.find(course, settings, onProgress).then(
-        (answer) => {
-          if (!mine()) return
-          end()
-          setFinding({ state: 'done', answer, stopped: false })
-        },
-        () => mine() && setFinding({ state: 'failed' }),
-      )
+      begun
+        .ask((service) => service.find(course, settings, onProgress) as Promise<OrderAnswer>)
+        .then(
+          (answer) => {
+            if (!mine()) return
+            end()
+            setFinding({ state: 'done', answer, stopped: false })
+          },
+          () => mine() && setFinding({ state: 'failed' }),
+        )
     },
     [end],
   )

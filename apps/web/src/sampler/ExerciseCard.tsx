@@ -1,12 +1,13 @@
 /** What is known and chosen about the selected exercise. */
 import type { Result } from '@lemmata/core/base'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
-import { fittedShare, nameOfStitch, possibleSubstitutes, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
+import { fittedShare, nameOfStitch, possibleSubstitutes, spokenSize, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import { motionWord } from '@lemmata/core/order'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { roleWord, sizeInWords } from '@lemmata/core/sheets'
 import { findStitch } from '@lemmata/core/stitches'
-import { formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
+import { counted, formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
 import { App, Button, Select } from 'antd'
 import { useMemo } from 'react'
 import { edit, undo } from '../store/index.ts'
@@ -27,6 +28,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   const { message } = App.useApp()
   const stitch = findStitch(exercise.stitch, sampler.stitches)
   const done = result?.ok ? result.value : null
+  const drawn = sampler.drawing.guides.find((one) => one.id === exercise.on[0]?.guide) ?? null
   const remove = (): void => {
     edit({ kind: 'remove-exercise', id: exercise.id })
     message.info({
@@ -44,7 +46,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   return (
     <div className="card" data-testid="exercise-card">
       <TextField label="Name" value={exercise.name} onChange={(name) => name !== '' && edit({ kind: 'change-exercise', id: exercise.id, set: { name } })} />
-      <GuideSizes exercise={exercise} unit={sampler.units} />
+      <GuideSizes drawn={drawn} unit={sampler.units} />
       {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
       <Field label="Marks on the cloth">
         {(id) => (
@@ -62,7 +64,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
         <VersionField
           document={stitch}
           value={exercise.variant ?? null}
-          guide={exercise.guide.kind}
+          {...(drawn ? { guide: drawn.guide.kind } : {})}
           onChange={(variant) =>
             edit({ kind: 'change-exercise', id: exercise.id, ...(variant === null ? { set: {}, clear: ['variant'] } : { set: { variant } }) })
           }
@@ -75,7 +77,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
             mode="multiple"
             placeholder="another stitch that a learner may take"
             value={(exercise.substitutes ?? []).map((one) => one.stitch)}
-            options={possibleSubstitutes(exercise, sampler.stitches).map((document) => ({ value: document.id, label: document.name }))}
+            options={(done ? possibleSubstitutes(done, sampler.stitches) : []).map((document) => ({ value: document.id, label: document.name }))}
             showSearch={{ optionFilterProp: 'label' }}
             onChange={(stitches) =>
               edit({
@@ -88,7 +90,7 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
           />
         )}
       </Field>
-      <Substitutes sampler={sampler} exercise={exercise} />
+      {done && <Substitutes sampler={sampler} done={done} />}
       {done && <Figures sampler={sampler} done={done} />}
       {done && <Trials exercise={exercise} setting={settingInWords(done, sampler)} />}
       {result?.problems.map((problem) => (
@@ -104,21 +106,21 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
 }
 
 /** What a sample was worked with, as the log keeps it. */
-function settingInWords({ assigned, worked }: WorkedExercise, { units }: Sampler): string {
+function settingInWords({ assigned, stitches }: WorkedExercise, { units }: Sampler): string {
   const lengths = [...assigned.parameters.values()].map(
     (one) => `${one.name.toLowerCase()} ${one.kind === 'length' ? formatLength(one.value, units, 2) : Number(one.value.toFixed(2))}`,
   )
-  return [`${strandsInWords(assigned.strands.value)}`, ...lengths.slice(0, 2), `${worked.fitted.count} stitches`].join(', ')
+  return [strandsInWords(assigned.main.strands.value), ...lengths.slice(0, 2), counted(stitches, 'stitch', 'stitches')].join(', ')
 }
 
 /** Each allowed stitch with what it would be worked with, and how it compares. */
-function Substitutes({ sampler, exercise }: { sampler: Sampler; exercise: Exercise }) {
-  const worked = useMemo(() => workSubstitutes(exercise, surroundingsOf(sampler)), [exercise, sampler])
+function Substitutes({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) {
+  const worked = useMemo(() => workSubstitutes(done, surroundingsOf(sampler)), [done, sampler])
   return worked.map(({ substitute, result }) => (
     <p key={substitute.stitch} className={result.ok ? 'why' : 'wrong'} style={{ margin: 0 }}>
       <b>Or {nameOfStitch(substitute.stitch, sampler.stitches).toLowerCase()}:</b>{' '}
       {result.ok
-        ? `${strandsInWords(result.value.assigned.strands.value)}, ${nameNeedle(result.value.assigned.needle.value).toLowerCase()} needle, ${result.value.worked.fitted.count} stitches, difficulty ${Math.round(result.value.difficulty.score)}.`
+        ? `${strandsInWords(result.value.assigned.main.strands.value)}, ${nameNeedle(result.value.assigned.main.needle.value).toLowerCase()} needle, ${counted(result.value.stitches, 'stitch', 'stitches')}, difficulty ${Math.round(result.value.difficulty.score)}.`
         : (result.problems[0]?.message ?? '')}
     </p>
   ))
@@ -127,15 +129,15 @@ function Substitutes({ sampler, exercise }: { sampler: Sampler; exercise: Exerci
 /** Asked and fitted, side by side. */
 function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exercise; done: WorkedExercise }) {
   const { units } = sampler
-  const share = fittedShare(done.worked.fitted)
-  const set = (id: string, value: number): void =>
-    edit({ kind: 'change-exercise', id: exercise.id, set: { parameters: { ...exercise.parameters, [id]: value } } })
+  const [first] = done.pieces
+  const share = fittedShare(first.worked.fitted)
+  const set = (id: string, value: number): void => edit({ kind: 'set-parameters', id: exercise.id, set: { [id]: value } })
   return (
     <div className="pair">
       {[...done.assigned.parameters.values()].map((parameter) => {
         if (parameter.kind === 'length') {
           const now = parameter.value * share
-          const hint = done.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
+          const hint = first.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
           return (
             <LengthField
               key={parameter.id}
@@ -167,7 +169,7 @@ function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exer
 }
 
 function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) {
-  const { fitted } = done.worked
+  const { fitted } = done.pieces[0].worked
   const { units } = sampler
   const legs = fitted.legs.length > 1 ? ` (${fitted.legs.map((leg) => `${Math.round(leg.count)} of ${formatLength(leg.pitchMm, units, 2)}`).join(', ')})` : ''
   const parts = done.difficulty.parts
@@ -178,20 +180,28 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
       <dl className="facts-list">
         <dt>Stitches</dt>
         <dd data-testid="fitted-count">
-          {fitted.count}
+          {done.stitches}
           {legs}
+          {done.pieces.length > 1 ? ` in ${done.pieces.length} pieces` : ''}
         </dd>
-        {done.guide.kind !== 'spots' && (
+        <dt>Size</dt>
+        <dd>{sizeInWords(spokenSize(done), units)}</dd>
+        {done.pieces[0].guide.kind !== 'spots' && (
           <>
-            <dt>From one to the next</dt>
-            <dd data-testid="fitted-pitch">{formatLength(fitted.pitchMm, units, 3)}</dd>
+            <dt>Pitch</dt>
+            <dd data-testid="fitted-pitch">{formatLength(fitted.pitchMm, units, 2)}</dd>
           </>
         )}
         <dt>Reads as wide as</dt>
         <dd>{formatLength(done.widthMm, units, 2)}</dd>
         <dt>Thread</dt>
         <dd>
-          {formatThread(done.thread.total)}, {done.thread.needlefuls} {done.thread.needlefuls === 1 ? 'needleful' : 'needlefuls'}
+          {done.threads.map((used) => (
+            <div key={`${used.role} ${used.thread.id} ${used.strands.value}`}>
+              {done.threads.length > 1 ? `${roleWord(used, done)}: ` : ''}
+              {formatThread(used.use.total)}, {counted(used.use.needlefuls, 'needleful')}
+            </div>
+          ))}
         </dd>
         <dt>Time</dt>
         <dd>{formatMinutes(done.minutes.total)}</dd>

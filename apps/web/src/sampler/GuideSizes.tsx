@@ -1,14 +1,14 @@
-/** What the exercise's guide measures: a ring's radius, a grid's cells, how many pins. */
+/** What a guide measures: a ring's radius, a grid's cells, how many pins. */
 import { sizesOf, withSize } from '@lemmata/core/guide'
-import type { Exercise } from '@lemmata/core/sampler'
+import type { DrawnGuide } from '@lemmata/core/sampler'
 import type { LengthUnit } from '@lemmata/core/units'
 import { edit } from '../store/index.ts'
 import { LengthField, NumberField } from './fields.tsx'
 
-export function GuideSizes({ exercise, unit }: { exercise: Exercise; unit: LengthUnit }) {
-  const sizes = sizesOf(exercise.guide)
-  if (sizes.length === 0) return null
-  const set = (id: string, value: number): void => edit({ kind: 'change-exercise', id: exercise.id, set: { guide: withSize(exercise.guide, id, value) } })
+export function GuideSizes({ drawn, unit }: { drawn: DrawnGuide | null; unit: LengthUnit }) {
+  const sizes = drawn ? sizesOf(drawn.guide) : []
+  if (!drawn || sizes.length === 0) return null
+  const set = (id: string, value: number): void => edit({ kind: 'change-guide', id: drawn.id, set: { guide: withSize(drawn.guide, id, value) } })
   return (
     <div className="pair">
       {sizes.map((size) =>

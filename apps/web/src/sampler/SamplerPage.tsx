@@ -1,12 +1,14 @@
 /** An open sampler: its name, the stages, the spine, and the stage itself. */
+import { type Operation, teachingOrder } from '@lemmata/core/sampler'
 import { App, Button, Input } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
-import { edit, redo, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
-import { keptPending } from '../store/saver.ts'
+import { edit, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { unsentOf } from '../store/unsent.ts'
+import { classClosed } from '../store/class.ts'
 import { exerciseSelected, type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
 import { PanelBoundary } from './PanelBoundary.tsx'
 import { SaveState } from './SaveState.tsx'
@@ -20,6 +22,7 @@ export function SamplerPage() {
   const { id = '' } = useParams()
   const open = useAppSelector((state) => state.sampler.open)
   const notice = useAppSelector((state) => state.sampler.notice)
+  const classNotice = useAppSelector((state) => state.class.notice)
   const dispatch = useAppDispatch()
   const { message } = App.useApp()
   const [failed, setFailed] = useState<string | null>(null)
@@ -27,9 +30,9 @@ export function SamplerPage() {
   useEffect(() => {
     let dropped = false
     setFailed(null)
-    api.sampler(id).then(
-      (answer) => {
-        if (!dropped) dispatch(samplerOpened({ answer, pending: keptPending(id) }))
+    Promise.all([api.sampler(id), unsentOf<Operation>(samplerKey(id))]).then(
+      ([answer, pending]) => {
+        if (!dropped) dispatch(samplerOpened({ answer, pending }))
       },
       (error: unknown) => {
         if (!dropped) setFailed(sentenceOf(error))
@@ -38,12 +41,16 @@ export function SamplerPage() {
     return () => {
       dropped = true
       dispatch(samplerClosed())
+      dispatch(classClosed())
     }
   }, [id, dispatch])
 
   useEffect(() => {
     if (notice) message.warning({ content: notice.text, duration: 6 })
   }, [notice, message])
+  useEffect(() => {
+    if (classNotice) message.warning({ content: classNotice.text, duration: 6 })
+  }, [classNotice, message])
 
   if (failed)
     return (
@@ -99,8 +106,8 @@ function Work({ open }: { open: OpenSampler }) {
     { enableOnFormTags: true },
   )
   const move = (by: number): void => {
-    const index = sampler.exercises.findIndex((exercise) => exercise.id === selected)
-    const next = sampler.exercises[index + by]
+    const order = teachingOrder(sampler)
+    const next = order[order.findIndex((exercise) => exercise.id === selected) + by]
     if (next) dispatch(exerciseSelected(next.id))
   }
   return (

@@ -3,11 +3,9 @@ import { Button } from 'antd'
 import { Link } from 'react-router'
 import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
 import type { OpenSampler } from '../store/sampler.ts'
-import { useAppDispatch } from '../store/index.ts'
-import { connectionBack } from '../store/sampler.ts'
+import { sendNow } from '../store/index.ts'
 
 export function SaveState({ open }: { open: OpenSampler }) {
-  const dispatch = useAppDispatch()
   const changes = open.pending.length === 1 ? '1 change' : `${open.pending.length} changes`
   return (
     <span className="saved" role="status" data-status={open.status}>
@@ -17,7 +15,7 @@ export function SaveState({ open }: { open: OpenSampler }) {
         <>
           <KnotGlyph />
           <span className="caution">No connection: {changes} kept here</span>
-          <Button size="small" onClick={() => dispatch(connectionBack())}>
+          <Button size="small" onClick={sendNow}>
             Send now
           </Button>
         </>

@@ -1,5 +1,5 @@
 /** The exercises in order; the selected row opens in place into its card. */
-import type { Sampler } from '@lemmata/core/sampler'
+import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { findStitch } from '@lemmata/core/stitches'
 import { Button } from 'antd'
@@ -47,7 +47,7 @@ export function Spine({ sampler, onMove }: { sampler: Sampler; onMove: (by: numb
         </p>
       )}
       <ol onKeyDown={onKey}>
-        {sampler.exercises.map((exercise, index) => {
+        {teachingOrder(sampler).map((exercise, index) => {
           const result = worked.results.get(exercise.id)
           const isSelected = exercise.id === selected
           const name = findStitch(exercise.stitch, sampler.stitches)?.name ?? exercise.stitch
@@ -64,7 +64,7 @@ export function Spine({ sampler, onMove }: { sampler: Sampler; onMove: (by: numb
                   <b>{exercise.name}</b>
                   <span>
                     {name}
-                    {result?.ok && result.value.guide.kind !== 'spots' ? ` · ${result.value.worked.fitted.count}` : ''}
+                    {result?.ok ? ` · ${result.value.stitches}` : ''}
                   </span>
                 </span>
                 <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6 }}>

@@ -2,18 +2,21 @@ import { Button } from 'antd'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/client.ts'
-import { useAppDispatch, useAppSelector } from '../store/index.ts'
+import { serverApi, useSessionQuery } from '../api/server-api.ts'
+import { classClosed } from '../store/class.ts'
+import { useAppDispatch } from '../store/index.ts'
 import { samplerClosed } from '../store/sampler.ts'
-import { sessionKnown } from '../store/session.ts'
 
 /** The line at the top: back to the shelf, what is open, the account. */
 export function TopBar({ children }: { children?: ReactNode }) {
-  const teacher = useAppSelector((state) => state.session.teacher)
+  const { data: teacher } = useSessionQuery()
   const dispatch = useAppDispatch()
   const signOut = async (): Promise<void> => {
     await api.signOut().catch(() => undefined)
     dispatch(samplerClosed())
-    dispatch(sessionKnown(null))
+    dispatch(classClosed())
+    dispatch(serverApi.util.resetApiState())
+    await dispatch(serverApi.util.upsertQueryData('session', undefined, null))
   }
   return (
     <header className="top">

@@ -1,5 +1,6 @@
 /** The trial log of an exercise: what was tried, how it came out, what was decided, how many preferred it. */
 import type { Exercise, TrialNote } from '@lemmata/core/sampler'
+import { cutText } from '@lemmata/contract'
 import { Button, Input, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import { edit } from '../store/index.ts'
@@ -22,7 +23,7 @@ export function Trials({ exercise, setting }: Props) {
   const put = (next: readonly TrialNote[]): void => edit({ kind: 'change-exercise', id: exercise.id, set: { trials: next } })
   const add = (): void => {
     const on = new Date().toISOString().slice(0, 10)
-    put([...trials, { id: `t-${crypto.randomUUID().slice(0, 8)}`, on, setting: setting.slice(0, 120), result: result.trim(), verdict: 'keep' }])
+    put([...trials, { id: `t-${crypto.randomUUID().slice(0, 8)}`, on, setting: cutText(setting, 120), result: result.trim(), verdict: 'keep' }])
     setResult('')
   }
   const change = (id: string, set: Partial<TrialNote>): void => put(trials.map((one) => (one.id === id ? { ...one, ...set } : one)))

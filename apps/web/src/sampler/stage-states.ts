@@ -1,8 +1,8 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
-import { reachOutside } from '@lemmata/core/drawing'
+import { reachOutside } from '@lemmata/core/extent'
 import { brokenRules, courseSettings, planOf } from '@lemmata/core/order'
-import { courseFor, type WorkedSampler } from '../compute/use-worked.ts'
+import { courseFor, type WorkedInPage } from '../compute/use-worked.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
 
@@ -14,13 +14,13 @@ export interface StageState {
   readonly words: string
 }
 
-export function stageStates(sampler: Sampler, worked: WorkedSampler, version: number, printedVersion: number | null): readonly StageState[] {
+export function stageStates(sampler: Sampler, worked: WorkedInPage, version: number, printedVersion: number | null): readonly StageState[] {
   const count = sampler.exercises.length
   const course = courseFor(worked)
   const settings = courseSettings(sampler)
   const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length
-  const outside = worked.done.filter((one) => reachOutside(one, sampler) > 0.05).length
+  const outside = worked.done.filter((one) => reachOutside(one, sampler).reachMm > 0.05).length
   const refused = worked.done.filter((one) => one.problems.some((problem) => problem.code === 'assign.needle')).length
   const noThread = sampler.exercises.filter((exercise) => {
     const result = worked.results.get(exercise.id)

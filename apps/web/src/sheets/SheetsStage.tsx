@@ -9,9 +9,10 @@ import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { canvasFont } from '../look/fonts.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
-import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import { printed } from '../store/sampler.ts'
-import { VersionPanel } from './VersionPanel.tsx'
+import { LearnerPanel } from './LearnerPanel.tsx'
+import { useClass } from './use-class.ts'
 
 type Hand = 'right' | 'left'
 
@@ -31,23 +32,24 @@ export function SheetsStage() {
   const [classHand, setClassHand] = useState<Hand>('right')
   const [lesson, setLesson] = useState('')
   const [whose, setWhose] = useState('')
-  const version = sampler.learnerVersions?.find((one) => one.id === whose)
+  const group = useClass(open?.id ?? '')
+  const learner = group.open?.document.learners.find((one) => one.id === whose)
   const chosen = sampler.lessons.find((one) => one.id === lesson)
-  const hand = version ? (version.hand ?? 'right') : classHand
+  const hand = learner ? (learner.hand ?? 'right') : classHand
   const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
-  const own = useMemo(() => (version ? workForLearner(sampler, version, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, version, ofLesson])
+  const own = useMemo(() => (learner ? workForLearner(sampler, learner, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, learner, ofLesson])
   const pages = useMemo(
-    () => (own.exercises.length === 0 ? [] : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, version), page, hand, measure })),
-    [sampler, own, chosen, version, page, hand],
+    () => (own.exercises.length === 0 ? [] : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner), page, hand, measure })),
+    [sampler, own, chosen, learner, page, hand],
   )
-  const begin = (): void => {
-    const made = { id: `v${crypto.randomUUID().slice(0, 8)}`, name: `Learner ${(sampler.learnerVersions ?? []).length + 1}`, choices: {} }
-    edit({ kind: 'put-version', version: made, at: sampler.learnerVersions?.length ?? 0 })
-    setWhose(made.id)
-  }
-  const asked = new URLSearchParams({ page, hand, ...(chosen ? { lesson: chosen.id } : {}), ...(version ? { version: version.id } : {}) })
+  const asked = new URLSearchParams({
+    page,
+    hand,
+    ...(chosen ? { lesson: chosen.id } : {}),
+    ...(group.open && learner ? { class: group.open.id, learner: learner.id } : {}),
+  })
   const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?${asked.toString()}`
-  const saved = open?.status === 'saved'
+  const saved = open?.status === 'saved' && (!learner || group.open?.status === 'saved')
   return (
     <div className="scroll">
       <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 14, flexWrap: 'wrap' }}>
@@ -66,7 +68,7 @@ export function SheetsStage() {
             { value: 'letter', label: 'Letter' },
           ]}
         />
-        {!version && (
+        {!learner && (
           <Segmented<Hand>
             aria-label="Hand"
             value={hand}
@@ -84,21 +86,33 @@ export function SheetsStage() {
           onChange={setLesson}
           options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
         />
+        {group.classes.length > 1 && (
+          <Select
+            aria-label="Class"
+            style={{ minWidth: 150 }}
+            value={group.open?.id ?? null}
+            onChange={group.choose}
+            options={group.classes.map((one) => ({ value: one.id, label: one.name }))}
+          />
+        )}
         <Select
           aria-label="For whom"
           style={{ minWidth: 150 }}
-          value={version ? whose : ''}
+          value={learner ? whose : ''}
           onChange={setWhose}
-          options={[{ value: '', label: 'For the class' }, ...(sampler.learnerVersions ?? []).map((one) => ({ value: one.id, label: `For ${one.name}` }))]}
+          options={[
+            { value: '', label: 'For the class' },
+            ...(group.open?.document.learners ?? []).map((one) => ({ value: one.id, label: `For ${one.name}` })),
+          ]}
         />
-        <Button onClick={begin}>A learner’s version</Button>
+        <Button onClick={() => void group.addLearner().then((id) => id !== null && setWhose(id))}>Add a learner</Button>
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
         <Button type="primary" href={address} target="_blank" disabled={!saved || pages.length === 0} onClick={() => dispatch(printed())}>
           Make the PDF
         </Button>
       </div>
-      {version && <VersionPanel sampler={sampler} version={version} done={ofLesson} onDropped={() => setWhose('')} />}
+      {learner && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
       {own.problems.map((problem) => (
         <ProblemLine key={problem.message} problem={problem} />
       ))}

@@ -1,91 +1,82 @@
 /** The shelf: a teacher's samplers. */
-import type { SamplerSummary } from '@lemmata/contract'
+import { readJson, type SamplerSummary } from '@lemmata/contract'
 import { App, Button, Input, Modal } from 'antd'
-import { useCallback, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { api, sentenceOf } from '../api/client.ts'
+import {
+  failedWith,
+  useCopySamplerMutation,
+  useMakeSamplerMutation,
+  useRemoveSamplerMutation,
+  useRenameSamplerMutation,
+  useRestoreSamplerMutation,
+  useSamplersQuery,
+} from '../api/server-api.ts'
 import { FileButton } from '../look/FileButton.tsx'
 import { TopBar } from '../sampler/TopBar.tsx'
 
 export function Shelf() {
-  const [samplers, setSamplers] = useState<readonly SamplerSummary[] | null>(null)
-  const [problem, setProblem] = useState<string | null>(null)
+  const { data: samplers, error, refetch } = useSamplersQuery(undefined, { refetchOnMountOrArgChange: true })
+  const [makeSampler] = useMakeSamplerMutation()
+  const [copySampler] = useCopySamplerMutation()
+  const [removeSampler] = useRemoveSamplerMutation()
+  const [restoreSampler] = useRestoreSamplerMutation()
+  const [renameSampler] = useRenameSamplerMutation()
   const [naming, setNaming] = useState<{ id: string | null; name: string } | null>(null)
   const { message } = App.useApp()
   const navigate = useNavigate()
-
-  const load = useCallback(() => {
-    api.samplers().then(
-      (list) => {
-        setSamplers(list)
-        setProblem(null)
-      },
-      (error: unknown) => setProblem(sentenceOf(error)),
-    )
-  }, [])
+  const problem = failedWith(error)
   useEffect(() => {
     document.title = 'Lemmata'
-    load()
-  }, [load])
+  }, [])
 
-  const act = async (what: () => Promise<unknown>): Promise<void> => {
-    try {
-      await what()
-      load()
-    } catch (error) {
-      message.error(sentenceOf(error))
-    }
+  /** What came of it, or nothing after saying why not. */
+  const told = async <T,>(what: Promise<{ data?: T; error?: unknown }>): Promise<T | null> => {
+    const answer = await what
+    if (answer.error) message.error(failedWith(answer.error), 8)
+    return answer.data ?? null
   }
   const keepName = (): void => {
     if (!naming || naming.name.trim() === '') return
     const { id, name } = naming
     setNaming(null)
-    if (id === null) {
-      api.makeSampler({ name: name.trim() }).then(
-        (made) => navigate(`/samplers/${made.id}/brief`),
-        (error: unknown) => message.error(sentenceOf(error)),
-      )
+    if (id !== null) void told(renameSampler({ id, name: name.trim() }))
+    else void told(makeSampler({ name: name.trim() })).then((made) => made && navigate(`/samplers/${made.id}/brief`))
+  }
+  const remove = async (sampler: SamplerSummary): Promise<void> => {
+    const answer = await removeSampler(sampler.id)
+    if (answer.error) {
+      message.error(failedWith(answer.error), 8)
       return
     }
-    void act(async () => {
-      const { version } = await api.sampler(id)
-      await api.sendOperations(id, version, [{ id: crypto.randomUUID(), operation: { kind: 'rename', name: name.trim() } }])
+    message.info({
+      key: sampler.id,
+      duration: 8,
+      content: (
+        <span>
+          {sampler.name} is deleted.{' '}
+          <Button
+            size="small"
+            type="link"
+            onClick={() => {
+              message.destroy(sampler.id)
+              void told(restoreSampler(sampler.id))
+            }}
+          >
+            Put it back
+          </Button>
+        </span>
+      ),
     })
   }
-  const remove = (sampler: SamplerSummary): void =>
-    void act(async () => {
-      await api.removeSampler(sampler.id)
-      message.info({
-        key: sampler.id,
-        duration: 8,
-        content: (
-          <span>
-            {sampler.name} is deleted.{' '}
-            <Button
-              size="small"
-              type="link"
-              onClick={() => {
-                message.destroy(sampler.id)
-                void act(() => api.restoreSampler(sampler.id))
-              }}
-            >
-              Put it back
-            </Button>
-          </span>
-        ),
-      })
-    })
   const importFile = async (chosen: File): Promise<void> => {
-    try {
-      const made = await api.makeSampler({ document: JSON.parse(await chosen.text()) as unknown })
-      message.success(`${made.document.name} is on the shelf.`)
-      load()
-    } catch (error) {
-      message.error(
-        error instanceof SyntaxError ? `${chosen.name} is not a sampler: it cannot be read as JSON. Choose a file that was exported here.` : sentenceOf(error),
-        8,
-      )
+    const read = readJson(await chosen.text())
+    if (!read.ok) {
+      message.error(`${chosen.name} is not a sampler: it cannot be read as JSON. Choose a file that was exported here.`, 8)
+      return
     }
+    const made = await told(makeSampler({ document: read.value }))
+    if (made) message.success(`${made.document.name} is on the shelf.`)
   }
 
   return (
@@ -106,7 +97,7 @@ export function Shelf() {
         </div>
         {problem && (
           <p role="alert" className="wrong">
-            {problem} <Button onClick={load}>Try again</Button>
+            {problem} <Button onClick={() => void refetch()}>Try again</Button>
           </p>
         )}
         {samplers?.length === 0 && (
@@ -133,13 +124,13 @@ export function Shelf() {
                 <Button size="small" type="text" onClick={() => setNaming({ id: sampler.id, name: sampler.name })}>
                   Rename
                 </Button>
-                <Button size="small" type="text" onClick={() => void act(() => api.copySampler(sampler.id))}>
+                <Button size="small" type="text" onClick={() => void told(copySampler(sampler.id))}>
                   Copy
                 </Button>
                 <Button size="small" type="text" href={`/api/samplers/${sampler.id}/document`}>
                   Export
                 </Button>
-                <Button size="small" type="text" danger onClick={() => remove(sampler)} aria-label={`Delete ${sampler.name}`}>
+                <Button size="small" type="text" danger onClick={() => void remove(sampler)} aria-label={`Delete ${sampler.name}`}>
                   Delete
                 </Button>
               </div>

@@ -3,6 +3,7 @@ import type { Surroundings } from '@lemmata/core/assign'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord } from '@lemmata/core/order'
+import { layAlone } from '@lemmata/core/sampler'
 import { formatLength } from '@lemmata/core/units'
 import { Button } from 'antd'
 import { useMemo } from 'react'
@@ -26,7 +27,7 @@ export function Compare({ documents, around, clothHex, units, onDrop, onClose }:
     return documents.map((document) => ({
       document,
       same: common !== undefined,
-      result: workExercise({ id: `compare-${document.id}`, name: document.name, stitch: document.id, guide: common ?? swatchGuide(document) }, around),
+      result: workExercise(layAlone({ id: `compare-${document.id}`, name: document.name, stitch: document.id }, common ?? swatchGuide(document)), around),
     }))
   }, [documents, around])
   const done = compared.map(({ result }) => (result.ok ? result.value : null))
@@ -79,10 +80,10 @@ export function Compare({ documents, around, clothHex, units, onDrop, onClose }:
             ))}
           </tr>
           {row('Reads as wide as', (one) => formatLength(one.widthMm, units, 2))}
-          {row('Thread for 10 cm', (one) => `${((one.thread.total - one.thread.tails) / Math.max(1, one.worked.fitted.lengthMm) / 10).toFixed(2)} m`)}
-          {row('Minutes for 10 cm', (one) => ((one.minutes.stitching / Math.max(1, one.worked.fitted.lengthMm)) * 100).toFixed(1))}
+          {row('Thread for 10 cm', (one) => `${((one.thread.total - one.thread.tails) / Math.max(1, one.pieces[0].worked.fitted.lengthMm) / 10).toFixed(2)} m`)}
+          {row('Minutes for 10 cm', (one) => ((one.minutes.stitching / Math.max(1, one.pieces[0].worked.fitted.lengthMm)) * 100).toFixed(1))}
           {row('Difficulty', (one) => String(Math.round(one.difficulty.score)))}
-          {row('Strands', (one) => String(one.assigned.bundle.strands))}
+          {row('Strands', (one) => String(one.assigned.main.bundle.strands))}
           {row('The hands learn', (one) => motionsOf(one).map(motionWord).join(', ') || 'to come up and go down evenly')}
         </tbody>
       </table>

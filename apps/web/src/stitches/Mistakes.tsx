@@ -13,19 +13,19 @@ export function Mistakes({ done, clothHex }: { done: WorkedExercise; clothHex: s
   const shown = useMemo(
     () =>
       usualMistakes(done.assigned.document).flatMap((mistake): readonly ShownMistake[] => {
-        const one = showMistake(done.work, mistake)
+        const one = showMistake(done.pieces[0].work, mistake)
         return one ? [one] : []
       }),
     [done],
   )
-  const box = useMemo(() => startOf(done.worked.segments), [done])
+  const box = useMemo(() => startOf(done.pieces[0].worked.segments), [done])
   if (!box) return null
   const draw = (segments: readonly Segment[]) => drawThread(segments, 'front', lookOf(done.assigned), 'full')
   return (
     <div className="mistakes">
       <figure>
         <ItemsCanvas
-          items={draw(done.worked.segments)}
+          items={draw(done.pieces[0].worked.segments)}
           box={box}
           pxPerMm={PX_PER_MM}
           clothHex={clothHex}
@@ -64,7 +64,7 @@ function startOf(segments: readonly Segment[]) {
 /** Would it hold? Said for an end that was not fastened, and for a stitch in the middle that has to come out. */
 export function WouldItHold({ done }: { done: WorkedExercise }) {
   const { pulled, cut } = useMemo(() => {
-    const { worked } = done
+    const [{ worked }] = done.pieces
     const front = worked.segments.filter((segment) => segment.side === 'front')
     const middle = front[Math.floor(front.length / 2)]
     return { pulled: pullEnd(worked), cut: middle ? safeCut(worked, middle.sequence) : null }

@@ -4,7 +4,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { secondHandMotions, untwistEvery } from '@lemmata/core/measure'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord } from '@lemmata/core/order'
-import { type RowOfRows } from '@lemmata/core/plan'
+import type { RowOfRows } from '@lemmata/core/layout'
 import { formatLength } from '@lemmata/core/units'
 import { Button, Tabs } from 'antd'
 import { useEffect, useState } from 'react'
@@ -134,13 +134,13 @@ function Facts({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
 }
 
 function handsFor(done: WorkedExercise): string {
-  const needed = secondHandMotions(done.worked.motions)
+  const needed = secondHandMotions(done.pieces[0].worked.motions)
   return needed.length === 0
     ? 'One is enough, with the hoop on a stand.'
     : `Both: ${needed.map(motionWord).join(', ')}. With one hand, put the hoop on a stand and hold the thread with a clip.`
 }
 
 function twistAfter(done: WorkedExercise): string {
-  const every = untwistEvery(done.worked)
+  const every = untwistEvery(done.pieces[0].worked)
   return `Let the needle hang and untwist after every ${every === 1 ? 'stitch' : `${every} stitches`}.`
 }

@@ -3,8 +3,9 @@ import type { Surroundings } from '@lemmata/core/assign'
 import { surroundingsOf } from '@lemmata/core/assign'
 import { applyVariant, type StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
-import { newExercise, newRows, type RowOfRows } from '@lemmata/core/plan'
-import { LIBRARY } from '@lemmata/core/stitches'
+import { newExercise, newRows, type RowOfRows } from '@lemmata/core/layout'
+import type { Operation } from '@lemmata/core/sampler'
+import { allStitches, LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
@@ -15,6 +16,7 @@ import { Slope } from '../look/Glyphs.tsx'
 import { PanelBoundary } from '../sampler/PanelBoundary.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { edit } from '../store/index.ts'
+import { newIds } from '../store/new-ids.ts'
 import { Compare } from './Compare.tsx'
 import { download } from './download.ts'
 import { isShown, NO_FILTER, type WallFilter } from './filter.ts'
@@ -43,8 +45,7 @@ export function StitchesStage() {
   const documents = useMemo(() => {
     const inSampler = sampler.stitches
     const mine = own.list.filter((one) => !inSampler.some((other) => other.id === one.id))
-    const taken = new Set([...inSampler, ...mine].map((one) => one.id))
-    return [...inSampler, ...mine, ...LIBRARY.filter((one) => !taken.has(one.id))]
+    return allStitches([...inSampler, ...mine])
   }, [sampler.stitches, own.list])
   const { cloth, threads, brief } = sampler
   const around = useMemo<Surroundings>(
@@ -58,23 +59,18 @@ export function StitchesStage() {
   const current = documents.find((document) => document.id === chosen) ?? found[0] ?? null
   const beside = compared.flatMap((id) => documents.find((document) => document.id === id) ?? [])
 
-  /** A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole. */
-  const bringIn = (document: StitchDocument): void => {
-    if (!LIBRARY.includes(document) && !sampler.stitches.some((one) => one.id === document.id)) edit({ kind: 'put-stitch', stitch: document })
+  /** A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole: one step, one undo. */
+  const withStitch = (document: StitchDocument, add: Operation): Operation => {
+    const there = LIBRARY.includes(document) || sampler.stitches.some((one) => one.id === document.id)
+    return there ? add : { kind: 'batch', operations: [{ kind: 'put-stitch', stitch: document }, add] }
   }
   const teach = (document: StitchDocument, trial: Trial): void => {
-    bringIn(document)
-    const version = applyVariant(document, trial.variant)
-    const exercise = { ...newExercise(version, sampler, worked.done, `e-${crypto.randomUUID().slice(0, 8)}`), ...asTried(trial) }
-    edit({ kind: 'add-exercise', exercise, at: sampler.exercises.length })
-    message.success(`${exercise.name} is on the cloth.`)
+    edit(withStitch(document, newExercise(applyVariant(document, trial.variant), sampler, newIds(), asTried(trial))))
+    message.success(`${document.name} is on the cloth.`)
   }
   const teachRows = (document: StitchDocument, rows: RowOfRows, { variant }: Trial): void => {
-    bringIn(document)
-    const exercises = newRows(applyVariant(document, variant), sampler, worked.done, rows, () => `e-${crypto.randomUUID().slice(0, 8)}`)
-    for (const [index, exercise] of exercises.entries())
-      edit({ kind: 'add-exercise', exercise: variant === null ? exercise : { ...exercise, variant }, at: sampler.exercises.length + index })
-    message.success(`${exercises.length} rows of ${document.name.toLowerCase()} are on the cloth.`)
+    edit(withStitch(document, newRows(applyVariant(document, variant), sampler, rows, newIds, variant === null ? {} : { variant })))
+    message.success(`${rows.values.length} rows of ${document.name.toLowerCase()} are on the cloth.`)
   }
   const open = async (file: File): Promise<void> => {
     const json = readJson(await file.text())

@@ -2,10 +2,10 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
-import { applyVariant, type ParameterValue, type StitchDocument } from '@lemmata/core/notation'
-import type { Exercise } from '@lemmata/core/sampler'
-import { formatLength } from '@lemmata/core/units'
-import { type RowOfRows, rowValues } from '@lemmata/core/plan'
+import { applyVariant, MAIN_ROLE, type ParameterValue, type StitchDocument } from '@lemmata/core/notation'
+import { type Exercise, layAlone } from '@lemmata/core/sampler'
+import { counted, formatLength } from '@lemmata/core/units'
+import { type RowOfRows, rowValues } from '@lemmata/core/layout'
 import { Button, Segmented, Select, Slider } from 'antd'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
@@ -33,10 +33,10 @@ interface Props {
 }
 
 /** What an exercise takes over from a trial. */
-export function asTried({ variant, parameters, strands }: Trial): Partial<Exercise> {
+export function asTried({ variant, parameters, strands }: Trial): Partial<Omit<Exercise, 'id' | 'on' | 'stitch'>> {
   return {
     ...(Object.keys(parameters).length > 0 ? { parameters: { ...parameters } } : {}),
-    ...(strands === null ? {} : { strands }),
+    ...(strands === null ? {} : { materials: { [MAIN_ROLE]: { strands } } }),
     ...(variant === null ? {} : { variant }),
   }
 }
@@ -48,7 +48,7 @@ export function useTrial(document: StitchDocument, around: Surroundings, given: 
     const guides = tryGuides(applyVariant(document, trial.variant))
     const guide = (guides[trial.guide] ?? guides[0])?.guide
     if (!guide) return null
-    return workExercise({ id: `trial-${document.id}`, name: document.name, stitch: document.id, guide, ...asTried(trial) }, around)
+    return workExercise(layAlone({ id: `trial-${document.id}`, name: document.name, stitch: document.id, ...asTried(trial) }, guide), around)
   }, [document, around, trial])
 }
 
@@ -91,18 +91,19 @@ export function TryIt({ document, worked, trial, onChange, clothHex, units, onRo
 }
 
 function Measures({ done, units }: { done: WorkedExercise; units: 'mm' | 'in' }) {
-  const { fitted } = done.worked
+  const { fitted } = done.pieces[0].worked
   return (
     <p className="quiet" style={{ margin: 0 }} data-testid="trial-measures">
-      {fitted.count} {fitted.count === 1 ? 'stitch' : 'stitches'}, {formatLength(fitted.pitchMm, units, 2)} apart; {formatLength(done.thread.total, units, 0)}{' '}
-      of thread, {Math.max(1, Math.round(done.minutes.total))} min, difficulty {Math.round(done.difficulty.score)}.
+      {counted(done.stitches, 'stitch', 'stitches')}, {formatLength(fitted.pitchMm, units, 2)} apart; {formatLength(done.thread.total, units, 0)} of thread,{' '}
+      {Math.max(1, Math.round(done.minutes.total))} min, difficulty {Math.round(done.difficulty.score)}.
     </p>
   )
 }
 
 function Settings({ done, trial, onChange, units }: { done: WorkedExercise | null; trial: Trial; onChange: (trial: Trial) => void; units: 'mm' | 'in' }) {
   if (!done) return null
-  const { parameters, bundle } = done.assigned
+  const { parameters, main } = done.assigned
+  const { bundle } = main
   const set = (id: string, value: number): void => onChange({ ...trial, parameters: { ...trial.parameters, [id]: value } })
   return (
     <div className="settings">

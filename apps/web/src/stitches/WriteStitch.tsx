@@ -3,7 +3,8 @@ import type { Surroundings } from '@lemmata/core/assign'
 import type { Problem, Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Move, Pass, StitchDocument } from '@lemmata/core/notation'
-import { cycleOf, isMoveLists } from '@lemmata/core/notation'
+import { cycleOf, isMoveLists, MAIN_ROLE, rolesOf } from '@lemmata/core/notation'
+import { wordForRole } from '@lemmata/core/sheets'
 import { GUIDE_KINDS } from '@lemmata/core/guide'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch } from '@lemmata/contract'
@@ -25,6 +26,9 @@ interface Props {
   readonly onLibrary: (document: StitchDocument) => Promise<void>
   readonly onClose: () => void
 }
+
+/** The threads that stitches know; a stitch written as a file may name others. */
+const LIBRARY_ROLES = [...new Set([MAIN_ROLE, ...LIBRARY.flatMap(rolesOf)])]
 
 interface Tried {
   readonly document: StitchDocument | null
@@ -153,7 +157,7 @@ export function WriteStitch({ first, around, clothHex, onSampler, onLibrary, onC
             ))}
             {tried.result?.ok && (
               <p className="fine">
-                It can be worked: {tried.result.value.worked.fitted.count} stitches, difficulty {Math.round(tried.result.value.difficulty.score)}.
+                It can be worked: {tried.result.value.pieces[0].worked.fitted.count} stitches, difficulty {Math.round(tried.result.value.difficulty.score)}.
               </p>
             )}
           </div>
@@ -230,12 +234,9 @@ function PassEditor({ pass, number, wrong, onChange, onRemove }: PassProps) {
           Thread
           <Select
             aria-label={`Thread of pass ${number}`}
-            value={pass.thread ?? 'main'}
+            value={pass.thread ?? MAIN_ROLE}
             onChange={(thread) => onChange({ ...pass, thread })}
-            options={[
-              { value: 'main', label: 'the same' },
-              { value: 'second', label: 'a second one' },
-            ]}
+            options={LIBRARY_ROLES.map((role) => ({ value: role, label: role === MAIN_ROLE ? 'the same' : wordForRole(role) }))}
             style={{ width: 130 }}
           />
         </label>

@@ -2,7 +2,7 @@
 import { surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { cycleOf, type Move, type StitchDocument } from '@lemmata/core/notation'
-import { newSampler } from '@lemmata/core/sampler'
+import { layAlone, newSampler } from '@lemmata/core/sampler'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readStitch } from '@lemmata/contract'
 import { describe, expect, it } from 'vitest'
@@ -71,7 +71,7 @@ describe('the wall', () => {
   it('has guides to try every stitch on, and all of them can be worked', () => {
     for (const document of LIBRARY) {
       for (const { name, guide } of tryGuides(document)) {
-        const result = workExercise({ id: 'e', name: 'x', stitch: document.id, guide }, around)
+        const result = workExercise(layAlone({ id: 'e', name: 'x', stitch: document.id }, guide), around)
         expect(result.ok ? '' : `${document.id}, ${name}: ${result.problems[0]?.message}`).toBe('')
       }
     }

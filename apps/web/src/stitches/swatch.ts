@@ -4,14 +4,14 @@ import type { Result } from '@lemmata/core/base'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
 import { type Guide, practiceFor, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
 import type { StitchDocument } from '@lemmata/core/notation'
-import type { Exercise } from '@lemmata/core/sampler'
+import { type Exercise, layAlone } from '@lemmata/core/sampler'
 
 export function swatchGuide(document: StitchDocument): Guide {
   return practiceGuide(shortenedPractice(document.practice ?? practiceFor(document)), 40, 20, 60)
 }
 
-export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Exercise> = {}): Result<WorkedExercise> {
-  return workExercise({ id: `try-${document.id}`, name: document.name, stitch: document.id, guide: swatchGuide(document), ...more }, around)
+export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Omit<Exercise, 'on'>> = {}): Result<WorkedExercise> {
+  return workExercise(layAlone({ id: `try-${document.id}`, name: document.name, stitch: document.id, ...more }, swatchGuide(document)), around)
 }
 
 export interface TryGuide {

@@ -1,5 +1,5 @@
 /** Stepping through a stitch's moves: which move, playing or not, how fast, which hand. */
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { roleThreads, type WorkedExercise } from '@lemmata/core/exercise'
 import { demonstrate, type Hand as HandSide } from '@lemmata/core/steps'
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useState } from 'react'
 
@@ -11,8 +11,12 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
   const [speed, setSpeed] = useState<Speed>('usual')
   const [index, setIndex] = useState(0)
   const [playing, setPlaying] = useState(false)
-  const { document, parameters, materials, variant } = done.assigned
-  const shown = useMemo(() => demonstrate({ document, parameters, materials, hand }), [document, parameters, materials, hand])
+  const { assigned } = done
+  const { document, parameters, materials, variant } = assigned
+  const shown = useMemo(
+    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand }),
+    [document, parameters, materials, assigned, hand],
+  )
   const steps = shown.ok ? shown.value.steps : []
   const last = Math.max(0, steps.length - 1)
   const at = Math.min(index, last)

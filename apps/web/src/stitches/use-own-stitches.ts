@@ -1,8 +1,8 @@
 /** The teacher's own library, kept on the server. */
 import type { StitchDocument } from '@lemmata/core/notation'
 import { App } from 'antd'
-import { useCallback, useEffect, useState } from 'react'
-import { api, sentenceOf } from '../api/client.ts'
+import { useCallback } from 'react'
+import { failedWith, useOwnStitchesQuery, usePutOwnStitchMutation, useRemoveOwnStitchMutation } from '../api/server-api.ts'
 import { besideOthers } from './beside-others.ts'
 
 export interface OwnStitches {
@@ -12,48 +12,31 @@ export interface OwnStitches {
   readonly remove: (id: string) => Promise<void>
 }
 
+const NONE: readonly StitchDocument[] = []
+
 export function useOwnStitches(): OwnStitches {
   const { message } = App.useApp()
-  const [list, setList] = useState<readonly StitchDocument[]>([])
-  useEffect(() => {
-    let dropped = false
-    api.ownStitches().then(
-      (answer) => {
-        if (!dropped) setList(answer)
-      },
-      // The wall is whole without them; a lost connection is said where work is saved.
-      () => undefined,
-    )
-    return () => {
-      dropped = true
-    }
-  }, [])
+  // The wall is whole without them; a lost connection is said where work is saved.
+  const { data: list = NONE, refetch } = useOwnStitchesQuery()
+  const [put] = usePutOwnStitchMutation()
+  const [take] = useRemoveOwnStitchMutation()
   const keep = useCallback(
     async (stitch: StitchDocument) => {
-      let kept = stitch
-      try {
-        const there = await api.ownStitches()
-        kept = besideOthers(stitch, list, there)
-        await api.putOwnStitch(kept)
-      } catch (error) {
-        message.error(sentenceOf(error), 8)
-        return null
-      }
-      setList((before) => [...before.filter((one) => one.id !== kept.id), kept])
-      return kept
+      const there = await refetch()
+      const kept = besideOthers(stitch, list, there.data ?? list)
+      const answer = there.error ? there : await put(kept)
+      if (!answer.error) return kept
+      message.error(failedWith(answer.error), 8)
+      return null
     },
-    [message, list],
+    [message, list, put, refetch],
   )
   const remove = useCallback(
     async (id: string) => {
-      try {
-        await api.removeOwnStitch(id)
-        setList((before) => before.filter((one) => one.id !== id))
-      } catch (error) {
-        message.error(sentenceOf(error), 8)
-      }
+      const answer = await take(id)
+      if (answer.error) message.error(failedWith(answer.error), 8)
     },
-    [message],
+    [message, take],
   )
   return { list, keep, remove }
 }

@@ -3,12 +3,11 @@ import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { wrap } from 'comlink'
 import { useEffect, useState } from 'react'
+import { runWorker } from '../compute/protocol.ts'
 import type { WallService } from '../compute/wall.worker.ts'
 
-const worker = new Worker(new URL('../compute/wall.worker.ts', import.meta.url), { type: 'module' })
-const wallService = wrap<WallService>(worker)
+const wall = runWorker<WallService>(() => new Worker(new URL('../compute/wall.worker.ts', import.meta.url), { type: 'module' }), 'Working the library')
 
 /** Swatches asked for at a time: the wall shows its first row at once. */
 const AT_A_TIME = 6
@@ -16,6 +15,8 @@ const AT_A_TIME = 6
 export interface Wall {
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
   readonly busy: boolean
+  /** What the worker said when it broke. */
+  readonly failed: string | null
 }
 
 /** Remembered between visits to the stage: the same stitches in the same surroundings are not worked twice. */
@@ -26,7 +27,7 @@ let remembered: {
 } | null = null
 
 export function useWall(documents: readonly StitchDocument[], around: Surroundings): Wall {
-  const [wall, setWall] = useState<Wall>(() => ({ results: remembered?.around === around ? remembered.results : new Map(), busy: true }))
+  const [shown, setShown] = useState<Wall>(() => ({ results: remembered?.around === around ? remembered.results : new Map(), busy: true, failed: null }))
   useEffect(() => {
     let dropped = false
     const results = new Map<string, Result<WorkedExercise>>()
@@ -37,22 +38,24 @@ export function useWall(documents: readonly StitchDocument[], around: Surroundin
       return !known
     })
     const run = async (): Promise<void> => {
-      setWall({ results: new Map(results), busy: stale.length > 0 })
+      setShown({ results: new Map(results), busy: stale.length > 0, failed: null })
       for (let from = 0; from < stale.length; from += AT_A_TIME) {
         const some = stale.slice(from, from + AT_A_TIME)
-        const worked = await wallService.swatches(some, around)
+        const worked = await wall.ask((service) => service.swatches(some, around))
         if (dropped) return
         for (const [index, document] of some.entries()) results.set(document.id, worked[index] as Result<WorkedExercise>)
-        setWall({ results: new Map(results), busy: from + AT_A_TIME < stale.length })
+        setShown({ results: new Map(results), busy: from + AT_A_TIME < stale.length, failed: null })
       }
       remembered = { around, documents, results }
     }
-    void run()
+    run().catch((thrown: unknown) => {
+      if (!dropped) setShown({ results: new Map(results), busy: false, failed: thrown instanceof Error ? thrown.message : 'The library could not be worked.' })
+    })
     return () => {
       dropped = true
     }
   }, [documents, around])
-  return wall
+  return shown
 }
 
 function isSame(a: Surroundings, b: Surroundings): boolean {

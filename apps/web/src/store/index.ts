@@ -1,39 +1,120 @@
-/** The store: who is signed in, and the open sampler. All else is derived. */
-import { operation as operationSchema } from '@lemmata/contract'
+/** The store: what the server has (asked for and remembered), the open sampler and class, and their edits. All else is derived. */
+import { applySamplerOperations, classOperation, operation as operationSchema, type SentOperation } from '@lemmata/contract'
+import type { ClassOperation } from '@lemmata/core/classes'
 import type { Operation } from '@lemmata/core/sampler'
-import { configureStore } from '@reduxjs/toolkit'
+import { configureStore, createListenerMiddleware, type ThunkDispatch, type TypedStartListening, type UnknownAction } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
-import { edited, noticed, samplerReducer } from './sampler.ts'
-import { startSaver } from './saver.ts'
-import { sessionReducer } from './session.ts'
+import { api } from '../api/client.ts'
+import { serverApi } from '../api/server-api.ts'
+import {
+  classAcknowledged,
+  classConnectionLost,
+  classEdited,
+  classRebased,
+  classReducer,
+  classSendingBegan,
+  classSessionLost,
+  type ClassState,
+} from './class.ts'
+import type { EditWay } from './open-document.ts'
+import { acknowledged, connectionLost, edited, noticed, rebased, samplerReducer, type SamplerState, sendingBegan, sessionLost } from './sampler.ts'
+import { SEND_NOW, startSaving } from './saver.ts'
+
+interface SavedState {
+  readonly sampler: SamplerState
+  readonly class: ClassState
+}
+
+const listeners = createListenerMiddleware<SavedState>()
 
 export const store = configureStore({
-  reducer: { session: sessionReducer, sampler: samplerReducer },
+  reducer: { sampler: samplerReducer, class: classReducer, [serverApi.reducerPath]: serverApi.reducer },
   // Documents are large and checked by the contract; walking them at every action would cost more than it finds.
-  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(listeners.middleware).concat(serverApi.middleware),
 })
-startSaver(store)
+
+const startListening = listeners.startListening as TypedStartListening<SavedState, ThunkDispatch<SavedState, unknown, UnknownAction>>
+export const samplerKey = (id: string): string => `sampler/${id}`
+export const classKey = (id: string): string => `class/${id}`
+
+startSaving(startListening, {
+  keyOf: samplerKey,
+  open: (state) => state.sampler.open,
+  send: api.sendOperations,
+  staleCode: 'sampler.stale',
+  began: sendingBegan,
+  acknowledged,
+  rebased: (answer, applied) => rebased({ answer: { printedVersion: null, ...answer }, applied }),
+  connectionLost,
+  sessionLost,
+})
+startSaving(startListening, {
+  keyOf: classKey,
+  open: (state) => state.class.open,
+  send: api.sendClassOperations,
+  staleCode: 'class.stale',
+  began: classSendingBegan,
+  acknowledged: classAcknowledged,
+  rebased: (answer, applied) => classRebased({ answer, applied }),
+  connectionLost: classConnectionLost,
+  sessionLost: classSessionLost,
+})
+if (typeof window !== 'undefined') {
+  window.addEventListener('online', () => sendNow())
+  window.addEventListener('beforeunload', (event) => {
+    const { sampler, class: group } = store.getState()
+    if ([sampler.open, group.open].some((open) => open && open.pending.length > 0)) event.preventDefault()
+  })
+}
 
 export type RootState = ReturnType<typeof store.getState>
 export const useAppSelector = useSelector.withTypes<RootState>()
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 
-/** Every edit goes through here: checked by the contract, applied, kept for undo, sent. */
-export function edit(operation: Operation, way: 'do' | 'undo' | 'redo' = 'do'): void {
+/** Whatever waits is sent at once. */
+export function sendNow(): void {
+  store.dispatch({ type: SEND_NOW })
+}
+
+/** Every edit of the sampler goes through here: checked by the contract, applied, kept for undo, sent. */
+export function edit(operation: Operation, way: EditWay = 'do'): void {
   const checked = operationSchema.safeParse(operation)
   if (!checked.success) {
     store.dispatch(noticed(`This cannot be set: ${checked.error.issues[0]?.message ?? 'it is out of range'}.`))
     return
   }
-  store.dispatch(edited({ operation: checked.data, id: crypto.randomUUID(), way }))
+  const sent: SentOperation = { id: crypto.randomUUID(), operation: checked.data }
+  const { open } = store.getState().sampler
+  // What makes the document grow is held against its limits before it is sent.
+  const refused = open && growsBy(checked.data) ? applySamplerOperations(open.document, [sent]).refused[0] : undefined
+  if (refused) {
+    store.dispatch(noticed(refused.problems[0]?.message ?? 'This change could not be made.'))
+    return
+  }
+  store.dispatch(edited({ ...sent, way }))
+}
+
+function growsBy(operation: Operation): boolean {
+  return operation.kind === 'batch' ? operation.operations.some(growsBy) : /^(add|put|keep)-/.test(operation.kind)
+}
+
+export function editClass(operation: ClassOperation, way: EditWay = 'do'): void {
+  const checked = classOperation.safeParse(operation)
+  if (checked.success) store.dispatch(classEdited({ operation: checked.data, id: crypto.randomUUID(), way }))
+  else store.dispatch(noticed(`This cannot be set: ${checked.error.issues[0]?.message ?? 'it is out of range'}.`))
 }
 
 export function undo(): void {
   const last = store.getState().sampler.open?.undo.at(-1)
-  if (last) edit(last, 'undo')
+  if (last) edit(last.operation, 'undo')
 }
 
 export function redo(): void {
   const last = store.getState().sampler.open?.redo.at(-1)
-  if (last) edit(last, 'redo')
+  if (last) edit(last.operation, 'redo')
+}
+
+export function undoClass(): void {
+  const last = store.getState().class.open?.undo.at(-1)
+  if (last) editClass(last.operation, 'undo')
 }

@@ -1,22 +1,24 @@
-/**
- * The open sampler: the document as it is in this page, the operations not yet acknowledged, and the way back.
- * The reducer that applies an operation is core's, the same as on the server.
- */
-import type { SamplerAnswer, SentOperation } from '@lemmata/contract'
-import { applyOperation, invertOperation, type Operation, type Sampler } from '@lemmata/core/sampler'
+/** The open sampler, what is selected in it, and what there is to tell. */
+import type { Refusal, SamplerAnswer, SentOperation } from '@lemmata/contract'
+import { applyOperation, invertOperation, type Operation, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import {
+  acknowledge,
+  backOnline,
+  type DocumentTools,
+  editDocument,
+  type EditWay,
+  type OpenDocument,
+  openDocument,
+  rebase,
+  sentenceOfProblems,
+  type Told,
+  withStatus,
+} from './open-document.ts'
 
-export type SaveStatus = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out'
-
-export interface OpenSampler {
-  readonly id: string
-  readonly version: number
+export interface OpenSampler extends OpenDocument<Sampler, Operation> {
+  /** The version that the last printed sheet was made from. */
   readonly printedVersion: number | null
-  readonly document: Sampler
-  readonly pending: readonly SentOperation[]
-  readonly undo: readonly Operation[]
-  readonly redo: readonly Operation[]
-  readonly status: SaveStatus
 }
 
 export interface SamplerState {
@@ -26,7 +28,7 @@ export interface SamplerState {
   readonly notice: { readonly text: string; readonly key: number } | null
 }
 
-const MOST_UNDO = 200
+const TOOLS: DocumentTools<Sampler, Operation> = { apply: applyOperation, invert: invertOperation }
 const initial: SamplerState = { open: null, selected: null, notice: null }
 
 /** Plain functions instead of drafts: the document keeps its references where nothing changed. */
@@ -36,92 +38,35 @@ const slice = createSlice({
   reducers: {
     samplerOpened: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; pending: readonly SentOperation[] }>): SamplerState => {
       const { answer, pending } = payload
-      const again = reapply(answer.document, pending)
-      return {
-        ...state,
-        open: {
-          id: answer.id,
-          version: answer.version,
-          printedVersion: answer.printedVersion,
-          document: again.document,
-          pending: again.kept,
-          undo: [],
-          redo: [],
-          status: again.kept.length > 0 ? 'waiting' : 'saved',
-        },
-        selected: answer.document.exercises[0]?.id ?? null,
-        notice: notice(again.lost),
-      }
+      const told = openDocument(TOOLS, answer, pending)
+      return withTold(state as SamplerState, told, { ...told.open, printedVersion: answer.printedVersion }, teachingOrder(told.open.document)[0]?.id ?? null)
     },
     samplerClosed: (): SamplerState => initial,
-    edited: (state, { payload }: PayloadAction<{ operation: Operation; id: string; way: 'do' | 'undo' | 'redo' }>): SamplerState => {
-      const { open } = state as SamplerState
-      if (!open) return state
-      const applied = applyOperation(open.document, payload.operation)
-      if (!applied.ok) return { ...(state as SamplerState), notice: notice([applied.problems[0]?.message ?? 'This change could not be made.']) }
-      const inverse = invertOperation(open.document, payload.operation)
-      const back = inverse ? [inverse] : []
-      const undo = payload.way === 'undo' ? open.undo.slice(0, -1) : [...open.undo, ...back].slice(-MOST_UNDO)
-      const redo = payload.way === 'undo' ? [...open.redo, ...back] : payload.way === 'redo' ? open.redo.slice(0, -1) : []
-      return {
-        ...(state as SamplerState),
-        selected: selectedAfter(payload.operation, state.selected, applied.value),
-        open: {
-          ...open,
-          document: applied.value,
-          undo,
-          redo,
-          pending: [...open.pending, { id: payload.id, operation: payload.operation }],
-          status: open.status === 'offline' || open.status === 'signed-out' ? open.status : 'waiting',
-        },
-      }
+    edited: (state, { payload }: PayloadAction<{ operation: Operation; id: string; way: EditWay }>): SamplerState => {
+      const { open, selected } = state as SamplerState
+      if (!open) return state as SamplerState
+      const done = editDocument(TOOLS, open, payload)
+      if (!done.ok) return { ...(state as SamplerState), notice: notice([sentenceOfProblems(done.problems)]) }
+      return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: selectedAfter(payload.operation, selected, done.value.document) }
     },
-    sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'saving' })),
-    sent: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number }>): SamplerState =>
-      withOpen(state as SamplerState, (open) => {
-        const pending = open.pending.filter((one) => !payload.ids.includes(one.id))
-        return { ...open, version: payload.version, pending, status: pending.length > 0 ? 'waiting' : 'saved' }
-      }),
+    sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'saving')),
+    acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): SamplerState => {
+      const { open } = state as SamplerState
+      if (!open) return state as SamplerState
+      const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
+      const told = acknowledge(TOOLS, open, { ...payload, refused })
+      return withTold(state as SamplerState, told, { ...open, ...told.open })
+    },
     /** Someone was quicker: their state, with this page's own changes applied again. */
     rebased: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; applied: readonly string[] }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state
-      const again = reapply(
-        payload.answer.document,
-        open.pending.filter((one) => !payload.applied.includes(one.id)),
-      )
-      return {
-        ...(state as SamplerState),
-        open: { ...open, version: payload.answer.version, document: again.document, pending: again.kept, status: again.kept.length > 0 ? 'waiting' : 'saved' },
-        notice: notice(again.lost) ?? state.notice,
-      }
+      if (!open) return state as SamplerState
+      const told = rebase(TOOLS, open, payload.answer, payload.applied)
+      return withTold(state as SamplerState, told, { ...open, ...told.open })
     },
-    /** The server refused: its state holds, and the refused change is said. */
-    refused: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; ids: readonly string[]; message: string }>): SamplerState => {
-      const { open } = state as SamplerState
-      if (!open) return state
-      const again = reapply(
-        payload.answer.document,
-        open.pending.filter((one) => !payload.ids.includes(one.id)),
-      )
-      return {
-        ...(state as SamplerState),
-        open: {
-          ...open,
-          version: payload.answer.version,
-          document: again.document,
-          pending: again.kept,
-          undo: [],
-          redo: [],
-          status: again.kept.length > 0 ? 'waiting' : 'saved',
-        },
-        notice: notice([payload.message, ...again.lost]),
-      }
-    },
-    connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'offline' })),
-    sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, status: 'signed-out' })),
-    connectionBack: (state): SamplerState =>
-      withOpen(state as SamplerState, (open) => (open.pending.length > 0 ? { ...open, status: 'waiting' } : { ...open, status: 'saved' })),
+    connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'offline')),
+    sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'signed-out')),
+    connectionBack: (state): SamplerState => withOpen(state as SamplerState, backOnline),
     printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedVersion: open.version })),
     exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({ ...(state as SamplerState), selected: payload }),
     noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
@@ -135,28 +80,28 @@ function notice(texts: readonly string[]): SamplerState['notice'] {
   return { text: texts.join(' '), key: noticeKey }
 }
 
-function withOpen(state: SamplerState, change: (open: OpenSampler) => OpenSampler): SamplerState {
-  return state.open ? { ...state, open: change(state.open) } : state
+function withOpen(state: SamplerState, change: (open: OpenSampler) => OpenDocument<Sampler, Operation>): SamplerState {
+  return state.open ? { ...state, open: { ...state.open, ...change(state.open) } } : state
 }
 
-function reapply(document: Sampler, pending: readonly SentOperation[]): { document: Sampler; kept: readonly SentOperation[]; lost: readonly string[] } {
-  let next = document
-  const kept: SentOperation[] = []
-  const lost: string[] = []
-  for (const one of pending) {
-    const applied = applyOperation(next, one.operation)
-    if (applied.ok) {
-      next = applied.value
-      kept.push(one)
-    } else lost.push(applied.problems[0]?.message ?? 'A change could not be made again.')
-  }
-  return { document: next, kept, lost }
+/** What is selected stays selected while it is there. */
+function withTold(state: SamplerState, { said }: Told<Sampler, Operation>, open: OpenSampler, selected: string | null = state.selected): SamplerState {
+  const there = open.document.exercises.some((exercise) => exercise.id === selected)
+  return { open, selected: there ? selected : (teachingOrder(open.document)[0]?.id ?? null), notice: notice(said) ?? state.notice }
 }
 
 function selectedAfter(operation: Operation, before: string | null, document: Sampler): string | null {
-  if (operation.kind === 'add-exercise') return operation.exercise.id
+  const added = addedExercise(operation)
+  if (added !== null) return added
   if (before !== null && document.exercises.some((exercise) => exercise.id === before)) return before
-  return document.exercises[0]?.id ?? null
+  return teachingOrder(document)[0]?.id ?? null
+}
+
+/** The last exercise that an edit adds, alone or in a batch. */
+function addedExercise(operation: Operation): string | null {
+  if (operation.kind === 'add-exercise') return operation.exercise.id
+  if (operation.kind !== 'batch') return null
+  return operation.operations.reduce<string | null>((found, one) => addedExercise(one) ?? found, null)
 }
 
 export const {
@@ -164,9 +109,8 @@ export const {
   samplerClosed,
   edited,
   sendingBegan,
-  sent,
+  acknowledged,
   rebased,
-  refused,
   connectionLost,
   sessionLost,
   connectionBack,

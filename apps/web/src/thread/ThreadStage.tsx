@@ -1,10 +1,12 @@
 /** Weight, strands and needle for every exercise, with the reasons; overruled where the teacher says so. */
-import { strandsInWords } from '@lemmata/core/assign'
+import { type AssignedThread, strandsInWords } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { findThreadKind, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
-import type { Exercise, Sampler } from '@lemmata/core/sampler'
-import { letterOf } from '@lemmata/core/sheets'
-import { formatLength, formatThread } from '@lemmata/core/units'
+import { MAIN_ROLE } from '@lemmata/core/notation'
+import { type Exercise, type Material, type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { letterOf, wordForRole } from '@lemmata/core/sheets'
+import { capitalised, counted, formatLength, formatThread } from '@lemmata/core/units'
 import { Button, Select, Tag } from 'antd'
 import { totalThread } from '@lemmata/core/plan'
 import { readScreenScale } from '../drawing/screen-scale.ts'
@@ -17,6 +19,7 @@ import { exerciseSelected } from '../store/sampler.ts'
 export function ThreadStage() {
   const sampler = useSampler()
   const { results } = useWorked()
+  const order = teachingOrder(sampler)
   return (
     <div className="scroll">
       <h1>Thread</h1>
@@ -36,19 +39,9 @@ export function ThreadStage() {
             </tr>
           </thead>
           <tbody>
-            {sampler.exercises.map((exercise, index) => {
-              const result = results.get(exercise.id)
-              return (
-                <Row
-                  key={exercise.id}
-                  sampler={sampler}
-                  exercise={exercise}
-                  letter={letterOf(index)}
-                  done={result?.ok ? result.value : null}
-                  problem={result && !result.ok ? (result.problems[0]?.message ?? null) : null}
-                />
-              )
-            })}
+            {order.map((exercise, index) => (
+              <Rows key={exercise.id} sampler={sampler} exercise={exercise} letter={letterOf(index)} result={results.get(exercise.id) ?? null} />
+            ))}
           </tbody>
         </table>
       </div>
@@ -58,61 +51,93 @@ export function ThreadStage() {
   )
 }
 
-function Row({
-  sampler,
-  exercise,
-  letter,
-  done,
-  problem,
-}: {
-  sampler: Sampler
-  exercise: Exercise
-  letter: string
-  done: WorkedExercise | null
-  problem: string | null
-}) {
+interface RowsProps {
+  readonly sampler: Sampler
+  readonly exercise: Exercise
+  readonly letter: string
+  readonly result: Result<WorkedExercise> | null
+}
+
+/** An exercise, with a row for each of its threads. */
+function Rows({ sampler, exercise, letter, result }: RowsProps) {
   const dispatch = useAppDispatch()
   const selected = useAppSelector((state) => state.sampler.selected) === exercise.id
-  const set = (change: Partial<Pick<Exercise, 'thread' | 'strands' | 'needle'>>): void => edit({ kind: 'change-exercise', id: exercise.id, set: change })
-  const threads = sampler.threads.map((thread) => {
-    const kind = findThreadKind(thread.kind, thread.weight)
-    return { value: thread.id, label: `${thread.colour.name}, ${kind ? nameThread(kind).toLowerCase() : thread.kind}` }
-  })
-  const assigned = done?.assigned ?? null
-  const cautions = done?.problems.filter((one) => one.code.startsWith('assign.')) ?? []
+  const done = result?.ok ? result.value : null
+  // What cannot be worked still has its thread to choose.
+  const threads: readonly (AssignedThread | null)[] = done?.assigned.threads ?? [null]
+  const select = (): void => void (!selected && dispatch(exerciseSelected(exercise.id)))
+  return threads.map((assigned, index) => (
+    <tr key={assigned?.role ?? MAIN_ROLE} className={index === 0 ? 'first' : 'further'} aria-selected={selected} onFocusCapture={select}>
+      {index === 0 && (
+        <>
+          <td rowSpan={threads.length} className="letter">
+            {letter}
+          </td>
+          <td rowSpan={threads.length} style={{ width: 132 }}>
+            <b>{exercise.name}</b>
+            <div className="quiet">{done?.assigned.document.name}</div>
+            {result && !result.ok && result.problems[0] && <ProblemLine problem={result.problems[0]} />}
+          </td>
+        </>
+      )}
+      <ThreadCells sampler={sampler} exercise={exercise} done={done} assigned={assigned} first={index === 0} />
+    </tr>
+  ))
+}
+
+interface CellsProps extends Omit<RowsProps, 'letter' | 'result'> {
+  readonly done: WorkedExercise | null
+  readonly assigned: AssignedThread | null
+  readonly first: boolean
+}
+
+function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
+  const role = assigned?.role ?? MAIN_ROLE
+  const own = exercise.materials?.[role] ?? {}
+  const set = (material: Material): void => edit({ kind: 'assign', id: exercise.id, role, set: material })
+  const chooseAgain = (field: keyof Material): void => edit({ kind: 'assign', id: exercise.id, role, set: {}, clear: [field] })
+  const several = (done?.assigned.threads.length ?? 1) > 1
+  const of = several ? `${wordOf(role, done)} of ${exercise.name}` : exercise.name
+  const best = assigned?.needles[0]?.needle
+  const cautions =
+    done?.problems.filter((one) => one.code.startsWith('assign.') && (one.path[0] === 'materials' ? one.path[1] === role : first)) ?? []
   return (
-    <tr style={selected ? { background: '#f7f0e2' } : undefined} onFocusCapture={() => !selected && dispatch(exerciseSelected(exercise.id))}>
-      <td style={{ font: '700 18px Alegreya, serif', color: 'var(--indigo)' }}>{letter}</td>
-      <td style={{ width: 132 }}>
-        <b>{exercise.name}</b>
-        <div className="quiet">{assigned?.document.name}</div>
-      </td>
+    <>
       <td style={{ width: 190 }}>
+        {several && <div className="quiet">{capitalised(wordOf(role, done))}</div>}
         <Select
-          aria-label={`Thread of ${exercise.name}`}
+          aria-label={`Thread of ${of}`}
           style={{ width: '100%' }}
-          value={exercise.thread ?? assigned?.thread.value.id ?? null}
-          options={threads}
+          value={own.thread ?? assigned?.thread.value.id ?? null}
+          options={threadOptions(sampler)}
           onChange={(thread) => set({ thread })}
         />
-        {problem && <ProblemLine problem={{ severity: 'error', message: problem }} />}
+        {own.thread !== undefined && role !== MAIN_ROLE && <Overruled what="the thread that would be chosen" onBack={() => chooseAgain('thread')} />}
+        {assigned && done && isShaded(done, role) && (
+          <Select<string[]>
+            mode="multiple"
+            aria-label={`Shades of ${of}, row by row`}
+            placeholder="shades, row by row"
+            style={{ width: '100%', marginTop: 4 }}
+            value={[...(own.shades ?? [])]}
+            options={threadOptions(sampler)}
+            onChange={(shades) => (shades.length > 0 ? set({ shades }) : chooseAgain('shades'))}
+          />
+        )}
       </td>
       <td style={{ width: 214 }}>
         {assigned && (
           <>
-            <span style={{ display: 'flex', gap: 6, alignItems: 'center' }}>
+            <span className="with-overruled">
               <Select
-                aria-label={`Strands of ${exercise.name}`}
+                aria-label={`Strands of ${of}`}
                 value={assigned.strands.value}
                 style={{ width: 68 }}
                 options={Array.from({ length: assigned.kind.mostStrands }, (_, index) => ({ value: index + 1, label: String(index + 1) }))}
                 onChange={(strands) => set({ strands })}
               />
-              {exercise.strands !== undefined && exercise.strands !== assigned.advisedStrands.value && (
-                <Overruled
-                  what={strandsInWords(assigned.advisedStrands.value)}
-                  onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['strands'] })}
-                />
+              {own.strands !== undefined && own.strands !== assigned.advisedStrands.value && (
+                <Overruled what={strandsInWords(assigned.advisedStrands.value)} onBack={() => chooseAgain('strands')} />
               )}
             </span>
             <span className="why">{assigned.advisedStrands.reason}</span>
@@ -122,9 +147,9 @@ function Row({
       <td style={{ width: 236 }}>
         {assigned && (
           <>
-            <span style={{ display: 'flex', gap: 6, alignItems: 'center' }}>
+            <span className="with-overruled">
               <Select
-                aria-label={`Needle of ${exercise.name}`}
+                aria-label={`Needle of ${of}`}
                 style={{ width: 160 }}
                 labelRender={() => nameNeedle(assigned.needle.value)}
                 value={`${assigned.needle.value.family.id} ${assigned.needle.value.size}`}
@@ -140,37 +165,52 @@ function Row({
                   set({ needle: { kind, size: Number(size) } })
                 }}
               />
-              {exercise.needle &&
-                assigned.needles[0] &&
-                assigned.needles[0].needle !== assigned.needle.value &&
-                !(assigned.needles[0].needle.family.id === exercise.needle.kind && assigned.needles[0].needle.size === exercise.needle.size) && (
-                  <Overruled
-                    what={nameNeedle(assigned.needles[0].needle)}
-                    onBack={() => edit({ kind: 'change-exercise', id: exercise.id, set: {}, clear: ['needle'] })}
-                  />
-                )}
+              {own.needle && best && !(best.family.id === own.needle.kind && best.size === own.needle.size) && (
+                <Overruled what={nameNeedle(best)} onBack={() => chooseAgain('needle')} />
+              )}
             </span>
             <span className="why">{assigned.needle.reason}</span>
             {cautions.map((one) => (
-              <ProblemLine key={one.code} problem={one} />
+              <ProblemLine key={one.code + one.path.join()} problem={one} />
             ))}
           </>
         )}
       </td>
-      <td style={{ whiteSpace: 'nowrap' }}>
-        {done && (
-          <>
-            <WidthSample done={done} />
-            <br />
-            {formatThread(done.thread.total)}
-            <div className="quiet">
-              {done.thread.needlefuls} {done.thread.needlefuls === 1 ? 'needleful' : 'needlefuls'}
-            </div>
-          </>
-        )}
-      </td>
-    </tr>
+      <td style={{ whiteSpace: 'nowrap' }}>{done && assigned && <Used done={done} assigned={assigned} />}</td>
+    </>
   )
+}
+
+function wordOf(role: string, done: WorkedExercise | null): string {
+  return role === MAIN_ROLE && done?.assigned.threads.some((one) => one.role === 'tie') ? 'laid thread' : wordForRole(role)
+}
+
+function threadOptions(sampler: Sampler): { value: string; label: string }[] {
+  return sampler.threads.map((thread) => {
+    const kind = findThreadKind(thread.kind, thread.weight)
+    return { value: thread.id, label: `${thread.colour.name}, ${kind ? nameThread(kind).toLowerCase() : thread.kind}` }
+  })
+}
+
+/** Worked in rows that may each have a shade of their own. */
+function isShaded({ pieces }: WorkedExercise, role: string): boolean {
+  return pieces.some((piece) => piece.worked.segments.some((segment) => segment.thread === role && segment.row !== null))
+}
+
+/** What this thread looks like and uses, colour by colour. */
+function Used({ done, assigned }: { done: WorkedExercise; assigned: AssignedThread }) {
+  const main = assigned.role === MAIN_ROLE
+  const width = main && done.pieces[0].guide.kind !== 'shape' ? done.widthMm : assigned.bundle.flatWidthMm
+  return done.threads
+    .filter((one) => one.role === assigned.role)
+    .map((one) => (
+      <div key={`${one.thread.id} ${one.strands.value}`}>
+        <WidthSample hex={one.thread.colour.hex} widthMm={width} />
+        <br />
+        {formatThread(one.use.total)}
+        <div className="quiet">{counted(one.use.needlefuls, 'needleful')}</div>
+      </div>
+    ))
 }
 
 const VERDICT = { best: ' \u2013 best', good: ' \u2013 good', 'with-care': ' \u2013 with care', no: ' \u2013 no' } as const
@@ -188,16 +228,18 @@ function Overruled({ what, onBack }: { what: string; onBack: () => void }) {
   )
 }
 
-/** The line as wide as it reads, at four times its size. */
-function WidthSample({ done }: { done: WorkedExercise }) {
+/** The line as wide as it reads, at four times its size, on the cloth's own colour. */
+function WidthSample({ hex, widthMm }: { hex: string; widthMm: number }) {
+  const { cloth, units } = useSampler()
   // Four times its size on this screen, as it was matched on the Cloth stage.
   const px = readScreenScale() * 4
-  const width = done.guide.kind === 'shape' ? done.assigned.bundle.flatWidthMm : done.widthMm
+  const said = formatLength(widthMm, units, units === 'mm' ? 2 : 3)
   return (
-    <svg width="56" height="42" role="img" aria-label={`${width.toFixed(2)} mm wide`}>
-      <line x1="2" x2="54" y1="16" y2="16" stroke={done.assigned.thread.value.colour.hex} strokeWidth={Math.min(30, width * px)} />
-      <text x="28" y="40" textAnchor="middle" fontSize="11" fill="#5E4634">
-        {formatLength(width, 'mm', 2)}
+    <svg width="56" height="46" role="img" aria-label={`${said} wide`}>
+      <rect width="56" height="32" rx="3" fill={cloth.colour.hex} />
+      <line x1="4" x2="52" y1="16" y2="16" stroke={hex} strokeWidth={Math.min(28, widthMm * px)} />
+      <text x="28" y="44" textAnchor="middle" fontSize="11" fill="#5E4634">
+        {said}
       </text>
     </svg>
   )

@@ -6,7 +6,8 @@
 import { failure, type Result, success } from '../base/index.ts'
 import { type Bundle, type Cloth, comfortableShaft, makeBundle, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
 import { cycleOf, type ParameterValues, resolveParameters, rolesOf, type StitchDocument, type ThreadRole } from '../notation/index.ts'
-import { capitalised, type Choice, strandsInWords } from './choice.ts'
+import { capitalised } from '../units/index.ts'
+import { type Choice, strandsInWords } from './choice.ts'
 import { materialValues } from './material-values.ts'
 
 export interface StrandQuestion {

@@ -17,7 +17,3 @@ const NUMBER_WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven
 export function strandsInWords(count: number): string {
   return `${NUMBER_WORDS[count] ?? String(count)} ${count === 1 ? 'strand' : 'strands'}`
 }
-
-export function capitalised(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}

@@ -26,7 +26,8 @@ import {
   type ThreadRole,
 } from '../notation/index.ts'
 import type { NeedleChoice } from '../sampler/index.ts'
-import { capitalised, type Choice, strandsInWords } from './choice.ts'
+import { capitalised } from '../units/index.ts'
+import { type Choice, strandsInWords } from './choice.ts'
 
 export interface NeedleQuestion {
   readonly document: StitchDocument

@@ -24,7 +24,13 @@ export interface RowOfRows {
 }
 
 /** One stitch as rows that differ in a single setting: each named after it, one below the other. */
-export function newRows(document: StitchDocument, sampler: Sampler, rows: RowOfRows, newIds: () => NewIds): Operation {
+export function newRows(
+  document: StitchDocument,
+  sampler: Sampler,
+  rows: RowOfRows,
+  newIds: () => NewIds,
+  more: Partial<Pick<Exercise, 'variant'>> = {},
+): Operation {
   const half = practiceHalfHeight(document.practice ?? practiceFor(document))
   const first = placeFor(document, sampler).guide
   return {
@@ -37,6 +43,7 @@ export function newRows(document: StitchDocument, sampler: Sampler, rows: RowOfR
         stitch: document.id,
         on: [{ guide: ids.guide }],
         parameters: { [rows.parameter]: value },
+        ...more,
       }
       return addOn(moveGuide(first, { x: 0, y: index * (2 * half + GAP_MM) }), exercise, ids.guide, sampler, index)
     }),

@@ -1,4 +1,5 @@
 /** Rules and pins as sentences. */
+import { capitalised } from '../units/index.ts'
 import type { CourseItem } from './course.ts'
 import { motionWord } from './motion-words.ts'
 import type { Before, Rule } from './rules.ts'
@@ -53,5 +54,5 @@ export function andList(words: readonly string[]): string {
 }
 
 export function capital(sentence: string): string {
-  return sentence.charAt(0).toUpperCase() + sentence.slice(1)
+  return capitalised(sentence)
 }

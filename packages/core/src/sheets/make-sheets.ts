@@ -11,10 +11,10 @@ import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '.
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
-import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
+import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
-import { capitalised, counted, countInWords, roleWord, sizeInWords } from './said.ts'
+import { countInWords, roleWord, sizeInWords } from './said.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 

@@ -1,15 +1,7 @@
 /** Counts, sizes and threads as sheet and screen say them, in the sampler's unit. */
 import type { SpokenSize, UsedThread, WorkedExercise } from '../exercise/index.ts'
 import { MAIN_ROLE, type ThreadRole } from '../notation/index.ts'
-import { formatLength, type LengthUnit } from '../units/index.ts'
-
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`
-}
-
-export function capitalised(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+import { counted, formatLength, type LengthUnit } from '../units/index.ts'
 
 /** How many there are of what is counted: knots where knots are made, stitches elsewhere; in how many pieces. */
 export function countInWords({ stitches, pieces }: Pick<WorkedExercise, 'stitches' | 'pieces'>): string {

@@ -1,39 +1,57 @@
-/** One learner's version: whose it is, which hand, and what that learner has chosen of what is left free. */
+/** One learner: her name, her hand, and what she has chosen of what is left free. */
+import type { Learner, LearnerChoice } from '@lemmata/core/classes'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameOfStitch } from '@lemmata/core/exercise'
-import type { Exercise, LearnerChoice, LearnerVersion, MarkStyle, Sampler } from '@lemmata/core/sampler'
-import { Button, Checkbox, Segmented, Select } from 'antd'
+import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { App, Button, Checkbox, Segmented, Select } from 'antd'
 import { MARKS } from '../sampler/marks.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
-import { edit } from '../store/index.ts'
+import { editClass, undoClass } from '../store/index.ts'
 
 interface Props {
   readonly sampler: Sampler
-  readonly version: LearnerVersion
+  readonly learner: Learner
   /** The exercises of the lesson that is shown, as the class works them. */
   readonly done: readonly WorkedExercise[]
-  readonly onDropped: () => void
+  readonly onRemoved: () => void
 }
 
-export function VersionPanel({ sampler, version, done, onDropped }: Props) {
-  const at = (sampler.learnerVersions ?? []).findIndex((one) => one.id === version.id)
-  const put = (change: Partial<LearnerVersion>): void => edit({ kind: 'put-version', version: { ...version, ...change }, at })
+type Change = { readonly [Key in keyof LearnerChoice]: LearnerChoice[Key] }
+
+export function LearnerPanel({ sampler, learner, done, onRemoved }: Props) {
+  const { message } = App.useApp()
+  const { id, name } = learner
   const open = done.filter(({ exercise }) => (exercise.free ?? []).length > 0 || (exercise.substitutes ?? []).length > 0)
-  const choose = (exercise: Exercise, change: Partial<LearnerChoice>): void => {
-    const choice = Object.fromEntries(Object.entries({ ...version.choices[exercise.id], ...change }).filter(([, value]) => value !== undefined))
-    const { [exercise.id]: _before, ...others } = version.choices
-    put({ choices: Object.keys(choice).length > 0 ? { ...others, [exercise.id]: choice } : others })
+  const choose = (exercise: Exercise, change: Change): void => {
+    const clear = (Object.keys(change) as (keyof LearnerChoice)[]).filter((key) => change[key] === undefined)
+    const set = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined)) as LearnerChoice
+    editClass({ kind: 'choose', learner: id, exercise: exercise.id, set, clear })
+  }
+  const remove = (): void => {
+    editClass({ kind: 'remove-learner', id })
+    onRemoved()
+    message.info({
+      duration: 6,
+      content: (
+        <span>
+          {name} is taken out of the class.{' '}
+          <Button size="small" type="link" onClick={undoClass}>
+            Put back
+          </Button>
+        </span>
+      ),
+    })
   }
   return (
-    <section className="panel version-panel" aria-label={`${version.name}, a learner’s version`}>
+    <section className="panel version-panel" aria-label={`${name}, a learner`}>
       <div className="version-head">
-        <TextField label="Whose version" value={version.name} onChange={(name) => name !== '' && put({ name })} />
+        <TextField label="Name" value={name} onChange={(next) => next !== '' && editClass({ kind: 'change-learner', id, set: { name: next } })} />
         <Field label="Hand">
           {() => (
             <Segmented<'right' | 'left'>
               aria-label="The learner’s hand"
-              value={version.hand ?? 'right'}
-              onChange={(hand) => put({ hand })}
+              value={learner.hand ?? 'right'}
+              onChange={(hand) => editClass({ kind: 'change-learner', id, set: { hand } })}
               options={[
                 { value: 'left', label: 'Left' },
                 { value: 'right', label: 'Right' },
@@ -41,19 +59,15 @@ export function VersionPanel({ sampler, version, done, onDropped }: Props) {
             />
           )}
         </Field>
-        <Checkbox checked={version.settled ?? false} onChange={(event) => put({ settled: event.target.checked })}>
+        <Checkbox
+          checked={learner.settled ?? false}
+          onChange={({ target }) => editClass({ kind: 'change-learner', id, ...(target.checked ? { set: { settled: true } } : { set: {}, clear: ['settled'] }) })}
+        >
           Nothing left open: clear orders
         </Checkbox>
         <span className="grow" />
-        <Button
-          size="small"
-          danger
-          onClick={() => {
-            edit({ kind: 'drop-version', id: version.id })
-            onDropped()
-          }}
-        >
-          Drop this version
+        <Button size="small" danger onClick={remove}>
+          Take out of the class
         </Button>
       </div>
       {open.length === 0 && (
@@ -64,7 +78,7 @@ export function VersionPanel({ sampler, version, done, onDropped }: Props) {
           key={one.exercise.id}
           sampler={sampler}
           done={one}
-          choice={version.choices[one.exercise.id] ?? {}}
+          choice={learner.choices[one.exercise.id] ?? {}}
           onChange={(change) => choose(one.exercise, change)}
         />
       ))}
@@ -76,7 +90,7 @@ interface ChoicesProps {
   readonly sampler: Sampler
   readonly done: WorkedExercise
   readonly choice: LearnerChoice
-  readonly onChange: (change: Partial<LearnerChoice>) => void
+  readonly onChange: (change: Change) => void
 }
 
 function Choices({ sampler, done, choice, onChange }: ChoicesProps) {
@@ -100,13 +114,13 @@ function Choices({ sampler, done, choice, onChange }: ChoicesProps) {
         <Choice
           label="Colour"
           value={choice.thread}
-          usual={assigned.thread.value.colour.name}
+          usual={assigned.main.thread.value.colour.name}
           options={sampler.threads.map((thread) => ({ value: thread.id, label: thread.colour.name }))}
           onChange={(thread) => onChange({ thread })}
         />
       )}
       {free.includes('strands') && (
-        <NumberField label="Strands" value={choice.strands ?? assigned.strands.value} min={1} max={12} onChange={(strands) => onChange({ strands })} />
+        <NumberField label="Strands" value={choice.strands ?? assigned.main.strands.value} min={1} max={12} onChange={(strands) => onChange({ strands })} />
       )}
       {free.includes('length') && length && (
         <LengthField

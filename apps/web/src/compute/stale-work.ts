@@ -1,0 +1,33 @@
+/** Which exercises must be worked again: those that are no longer laid or surrounded as when they were. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { Exercise, LaidExercise } from '@lemmata/core/sampler'
+
+export interface Entry {
+  readonly laid: Result<LaidExercise>
+  readonly around: Surroundings
+  readonly result: Result<WorkedExercise>
+}
+
+export type Entries = ReadonlyMap<string, Entry>
+
+export interface Laid {
+  readonly exercise: Exercise
+  readonly laid: Result<LaidExercise>
+}
+
+/** So many are asked for at once: on a slow machine the first are seen while the others are still worked. */
+const GROUP = 8
+
+/** What cannot be laid has its answer already. */
+export function staleWork(all: readonly Laid[], entries: Entries, around: Surroundings): readonly Laid[] {
+  return all.filter(({ exercise, laid }) => {
+    const entry = entries.get(exercise.id)
+    return entry?.laid !== laid || (laid.ok && entry.around !== around)
+  })
+}
+
+export function firstGroup(stale: readonly Laid[]): readonly Laid[] {
+  return stale.slice(0, GROUP)
+}

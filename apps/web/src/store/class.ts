@@ -1,0 +1,85 @@
+/** The class that is open beside the sampler: its learners and what they have chosen, saved like the sampler. */
+import type { ClassAnswer, Refusal, SentOperation } from '@lemmata/contract'
+import { applyClassOperation, type ClassDocument, type ClassOperation, invertClassOperation } from '@lemmata/core/classes'
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import {
+  acknowledge,
+  backOnline,
+  type DocumentTools,
+  editDocument,
+  type EditWay,
+  type OpenDocument,
+  openDocument,
+  rebase,
+  sentenceOfProblems,
+  withStatus,
+} from './open-document.ts'
+
+export type OpenClass = OpenDocument<ClassDocument, ClassOperation>
+
+export interface ClassState {
+  readonly open: OpenClass | null
+  readonly notice: { readonly text: string; readonly key: number } | null
+}
+
+const TOOLS: DocumentTools<ClassDocument, ClassOperation> = { apply: applyClassOperation, invert: invertClassOperation }
+const initial: ClassState = { open: null, notice: null }
+
+const slice = createSlice({
+  name: 'class',
+  initialState: initial,
+  reducers: {
+    classOpened: (_state, { payload }: PayloadAction<{ answer: ClassAnswer; pending: readonly SentOperation<ClassOperation>[] }>): ClassState => {
+      const { open, said } = openDocument(TOOLS, payload.answer, payload.pending)
+      return { open, notice: notice(said) }
+    },
+    classClosed: (): ClassState => initial,
+    classEdited: (state, { payload }: PayloadAction<{ operation: ClassOperation; id: string; way: EditWay }>): ClassState => {
+      const { open } = state as ClassState
+      if (!open) return state as ClassState
+      const done = editDocument(TOOLS, open, payload)
+      return done.ok ? { ...(state as ClassState), open: done.value } : { ...(state as ClassState), notice: notice([sentenceOfProblems(done.problems)]) }
+    },
+    classSendingBegan: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'saving')),
+    classAcknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): ClassState => {
+      const { open } = state as ClassState
+      if (!open) return state as ClassState
+      const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
+      const told = acknowledge(TOOLS, open, { ...payload, refused })
+      return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
+    },
+    classRebased: (state, { payload }: PayloadAction<{ answer: ClassAnswer; applied: readonly string[] }>): ClassState => {
+      const { open } = state as ClassState
+      if (!open) return state as ClassState
+      const told = rebase(TOOLS, open, payload.answer, payload.applied)
+      return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
+    },
+    classConnectionLost: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'offline')),
+    classSessionLost: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'signed-out')),
+    classConnectionBack: (state): ClassState => withOpen(state as ClassState, backOnline),
+  },
+})
+
+let noticeKey = 0
+function notice(texts: readonly string[]): ClassState['notice'] {
+  if (texts.length === 0) return null
+  noticeKey += 1
+  return { text: texts.join(' '), key: noticeKey }
+}
+
+function withOpen(state: ClassState, change: (open: OpenClass) => OpenClass): ClassState {
+  return state.open ? { ...state, open: change(state.open) } : state
+}
+
+export const {
+  classOpened,
+  classClosed,
+  classEdited,
+  classSendingBegan,
+  classAcknowledged,
+  classRebased,
+  classConnectionLost,
+  classSessionLost,
+  classConnectionBack,
+} = slice.actions
+export const classReducer = slice.reducer

@@ -1,0 +1,10 @@
+/** Counts as words, and sentences that begin as sentences do. */
+
+/** "1 stitch", "3 stitches". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`
+}
+
+export function capitalised(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
