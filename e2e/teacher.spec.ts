@@ -14,7 +14,7 @@ test('opens the demo, changes a pitch, reloads: the change is there', async ({ p
   await card.getByLabel('Stitch', { exact: true }).press('Enter')
   // 102 mm at 3 mm: 34 stitches exactly.
   await expect(card.getByTestId('fitted-count')).toHaveText('34')
-  await expect(card.getByTestId('fitted-pitch')).toHaveText('3.000 mm')
+  await expect(card.getByTestId('fitted-pitch')).toHaveText('3.00 mm')
   await saved(page)
   await page.reload()
   await page.getByRole('button', { name: /First isobar/ }).click()

@@ -7,7 +7,7 @@ import { error, type Problem } from '@lemmata/core/base'
 import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
 import { problemsOf } from '@lemmata/contract'
-import { HttpProblem } from '../http/problem.ts'
+import type { HttpProblem } from '../http/problem.ts'
 
 /** As it was sent: the operation is looked at by itself, so that one that cannot be read takes no other with it. */
 export interface UnreadOperation {

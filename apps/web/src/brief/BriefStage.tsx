@@ -246,20 +246,14 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
       <h3>Threads</h3>
       {threads.map((thread, index) => (
         <div key={thread.id} style={{ display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr) minmax(0, 1fr) auto', gap: 7, alignItems: 'center' }}>
-          <ColorPicker
-            value={thread.colour.hex}
-            disabledAlpha
-            onChangeComplete={(chosen) => colour(thread, { hex: chosen.toHexString().slice(0, 7) })}
-          />
+          <ColorPicker value={thread.colour.hex} disabledAlpha onChangeComplete={(chosen) => colour(thread, { hex: chosen.toHexString().slice(0, 7) })} />
           <Input
             key={thread.colour.name}
             aria-label={`Colour of thread ${index + 1}`}
             defaultValue={thread.colour.name}
             maxLength={120}
             onBlur={(event) =>
-              event.target.value.trim() !== '' &&
-              event.target.value !== thread.colour.name &&
-              colour(thread, { name: event.target.value.trim() })
+              event.target.value.trim() !== '' && event.target.value !== thread.colour.name && colour(thread, { name: event.target.value.trim() })
             }
           />
           <Select

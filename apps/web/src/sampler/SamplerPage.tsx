@@ -6,7 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
-import { edit, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { canTakeBack, edit, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { unsentOf } from '../store/unsent.ts'
 import { classClosed } from '../store/class.ts'
 import { exerciseSelected, type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
@@ -83,6 +83,8 @@ function Work({ open }: { open: OpenSampler }) {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
   const selected = useAppSelector((state) => state.sampler.selected)
+  const canUndo = useAppSelector((state) => canTakeBack(state, 'undo'))
+  const canRedo = useAppSelector((state) => canTakeBack(state, 'redo'))
   const stage = location.pathname.split('/')[3] ?? 'cloth'
   const stages = useMemo(() => stageStates(sampler, worked, open.version, open.printedVersion), [sampler, worked, open.version, open.printedVersion])
   useEffect(() => {
@@ -118,12 +120,12 @@ function Work({ open }: { open: OpenSampler }) {
             Skip to the stage
           </a>
           <SamplerName name={sampler.name} />
-          <SaveState open={open} />
+          <SaveState />
           <span style={{ flex: 1 }} />
-          <Button size="small" onClick={undo} disabled={open.undo.length === 0} title="Ctrl+Z">
+          <Button size="small" onClick={undo} disabled={!canUndo} title="Ctrl+Z">
             Undo
           </Button>
-          <Button size="small" onClick={redo} disabled={open.redo.length === 0} title="Ctrl+Shift+Z">
+          <Button size="small" onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
             Redo
           </Button>
           <Shortcuts />

@@ -1,17 +1,29 @@
 /** Whether what is seen here is on the server, truthfully. */
+import { counted } from '@lemmata/core/units'
 import { Button } from 'antd'
 import { Link } from 'react-router'
 import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
-import type { OpenSampler } from '../store/sampler.ts'
-import { sendNow } from '../store/index.ts'
+import { sendNow, useAppSelector } from '../store/index.ts'
+import type { SaveStatus } from '../store/open-document.ts'
 
-export function SaveState({ open }: { open: OpenSampler }) {
-  const changes = open.pending.length === 1 ? '1 change' : `${open.pending.length} changes`
+/** The worst comes last. */
+const STATUSES: readonly SaveStatus[] = ['saved', 'saving', 'waiting', 'offline', 'signed-out']
+
+/** Of the sampler and of the class beside it. */
+export function SaveState() {
+  const sampler = useAppSelector((state) => state.sampler.open)
+  const group = useAppSelector((state) => state.class.open)
+  const open = [sampler, group].flatMap((one) => (one ? [one] : []))
+  const status = STATUSES[Math.max(0, ...open.map((one) => STATUSES.indexOf(one.status)))] ?? 'saved'
+  const changes = counted(
+    open.reduce((sum, one) => sum + one.pending.length, 0),
+    'change',
+  )
   return (
-    <span className="saved" role="status" data-status={open.status}>
-      {open.status === 'saved' && <span className="quiet">Saved</span>}
-      {(open.status === 'waiting' || open.status === 'saving') && <span className="quiet">Saving …</span>}
-      {open.status === 'offline' && (
+    <span className="saved" role="status" data-status={status}>
+      {status === 'saved' && <span className="quiet">Saved</span>}
+      {(status === 'waiting' || status === 'saving') && <span className="quiet">Saving …</span>}
+      {status === 'offline' && (
         <>
           <KnotGlyph />
           <span className="caution">No connection: {changes} kept here</span>
@@ -20,7 +32,7 @@ export function SaveState({ open }: { open: OpenSampler }) {
           </Button>
         </>
       )}
-      {open.status === 'signed-out' && (
+      {status === 'signed-out' && (
         <>
           <BrokenThreadGlyph />
           <span className="wrong">Signed out: {changes} kept here.</span>

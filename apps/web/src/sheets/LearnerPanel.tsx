@@ -6,7 +6,7 @@ import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { App, Button, Checkbox, Segmented, Select } from 'antd'
 import { MARKS } from '../sampler/marks.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
-import { editClass, undoClass } from '../store/index.ts'
+import { editClass, undo } from '../store/index.ts'
 
 interface Props {
   readonly sampler: Sampler
@@ -35,7 +35,7 @@ export function LearnerPanel({ sampler, learner, done, onRemoved }: Props) {
       content: (
         <span>
           {name} is taken out of the class.{' '}
-          <Button size="small" type="link" onClick={undoClass}>
+          <Button size="small" type="link" onClick={undo}>
             Put back
           </Button>
         </span>
@@ -61,7 +61,9 @@ export function LearnerPanel({ sampler, learner, done, onRemoved }: Props) {
         </Field>
         <Checkbox
           checked={learner.settled ?? false}
-          onChange={({ target }) => editClass({ kind: 'change-learner', id, ...(target.checked ? { set: { settled: true } } : { set: {}, clear: ['settled'] }) })}
+          onChange={({ target }) =>
+            editClass({ kind: 'change-learner', id, ...(target.checked ? { set: { settled: true } } : { set: {}, clear: ['settled'] }) })
+          }
         >
           Nothing left open: clear orders
         </Checkbox>

@@ -7,7 +7,7 @@ import {
   backOnline,
   type DocumentTools,
   editDocument,
-  type EditWay,
+  type Edit,
   type OpenDocument,
   openDocument,
   rebase,
@@ -34,23 +34,23 @@ const slice = createSlice({
       return { open, notice: notice(said) }
     },
     classClosed: (): ClassState => initial,
-    classEdited: (state, { payload }: PayloadAction<{ operation: ClassOperation; id: string; way: EditWay }>): ClassState => {
+    classEdited: (state, { payload }: PayloadAction<Edit<ClassOperation>>): ClassState => {
       const { open } = state as ClassState
-      if (!open) return state as ClassState
+      if (!open) return state
       const done = editDocument(TOOLS, open, payload)
       return done.ok ? { ...(state as ClassState), open: done.value } : { ...(state as ClassState), notice: notice([sentenceOfProblems(done.problems)]) }
     },
     classSendingBegan: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'saving')),
     classAcknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): ClassState => {
       const { open } = state as ClassState
-      if (!open) return state as ClassState
+      if (!open) return state
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
       const told = acknowledge(TOOLS, open, { ...payload, refused })
       return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
     },
     classRebased: (state, { payload }: PayloadAction<{ answer: ClassAnswer; applied: readonly string[] }>): ClassState => {
       const { open } = state as ClassState
-      if (!open) return state as ClassState
+      if (!open) return state
       const told = rebase(TOOLS, open, payload.answer, payload.applied)
       return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
     },

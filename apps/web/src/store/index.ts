@@ -91,7 +91,7 @@ export function edit(operation: Operation, way: EditWay = 'do'): void {
     store.dispatch(noticed(refused.problems[0]?.message ?? 'This change could not be made.'))
     return
   }
-  store.dispatch(edited({ ...sent, way }))
+  store.dispatch(edited({ ...sent, way, turn: nextTurn() }))
 }
 
 function growsBy(operation: Operation): boolean {
@@ -100,21 +100,34 @@ function growsBy(operation: Operation): boolean {
 
 export function editClass(operation: ClassOperation, way: EditWay = 'do'): void {
   const checked = classOperation.safeParse(operation)
-  if (checked.success) store.dispatch(classEdited({ operation: checked.data, id: crypto.randomUUID(), way }))
+  if (checked.success) store.dispatch(classEdited({ operation: checked.data, id: crypto.randomUUID(), way, turn: nextTurn() }))
   else store.dispatch(noticed(`This cannot be set: ${checked.error.issues[0]?.message ?? 'it is out of range'}.`))
 }
 
+/** The latest edit goes first, of the sampler or of the class. */
 export function undo(): void {
-  const last = store.getState().sampler.open?.undo.at(-1)
-  if (last) edit(last.operation, 'undo')
+  takeBack('undo')
 }
 
 export function redo(): void {
-  const last = store.getState().sampler.open?.redo.at(-1)
-  if (last) edit(last.operation, 'redo')
+  takeBack('redo')
 }
 
-export function undoClass(): void {
-  const last = store.getState().class.open?.undo.at(-1)
-  if (last) editClass(last.operation, 'undo')
+/** Whether there is something to undo or redo. */
+export function canTakeBack({ sampler, class: group }: RootState, way: 'undo' | 'redo'): boolean {
+  return (sampler.open?.[way].length ?? 0) + (group.open?.[way].length ?? 0) > 0
+}
+
+function takeBack(way: 'undo' | 'redo'): void {
+  const { sampler, class: group } = store.getState()
+  const ofSampler = sampler.open?.[way].at(-1)
+  const ofClass = group.open?.[way].at(-1)
+  if (ofClass && ofClass.turn > (ofSampler?.turn ?? 0)) editClass(ofClass.operation, way)
+  else if (ofSampler) edit(ofSampler.operation, way)
+}
+
+let turns = 0
+function nextTurn(): number {
+  turns += 1
+  return turns
 }

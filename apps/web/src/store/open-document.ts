@@ -13,6 +13,8 @@ export type EditWay = 'do' | 'undo' | 'redo'
 export interface WayBack<One> {
   readonly id: string
   readonly operation: One
+  /** Edits of all open documents are counted through, so that the latest of them is taken back first. */
+  readonly turn: number
 }
 
 export interface OpenDocument<Document, One> {
@@ -31,6 +33,11 @@ export interface OpenDocument<Document, One> {
 export interface DocumentTools<Document, One> {
   readonly apply: (document: Document, operation: One) => Result<Document>
   readonly invert: (before: Document, operation: One) => One | null
+}
+
+export interface Edit<One> extends SentOperation<One> {
+  readonly way: EditWay
+  readonly turn: number
 }
 
 /** Something that could not be done, said once. */
@@ -57,13 +64,13 @@ export function openDocument<Document, One>(
 export function editDocument<Document, One>(
   tools: DocumentTools<Document, One>,
   open: OpenDocument<Document, One>,
-  edit: { readonly id: string; readonly operation: One; readonly way: EditWay },
+  edit: Edit<One>,
 ): Result<OpenDocument<Document, One>> {
-  const { id, operation, way } = edit
+  const { id, operation, way, turn } = edit
   const applied = tools.apply(open.document, operation)
   if (!applied.ok) return applied
   const inverse = tools.invert(open.document, operation)
-  const back = inverse ? [{ id, operation: inverse }] : []
+  const back = inverse ? [{ id, operation: inverse, turn }] : []
   return {
     ok: true,
     problems: [],

@@ -27,7 +27,7 @@ const rename = (name: string): Operation => ({ kind: 'rename', name })
 const run = (...actions: Parameters<typeof samplerReducer>[1][]): SamplerState =>
   actions.reduce<SamplerState>((state, action) => samplerReducer(state, action), samplerReducer(undefined, samplerClosed()))
 const opened = samplerOpened({ answer: answer(), pending: [] })
-const edit = (operation: Operation, way: 'do' | 'undo' | 'redo' = 'do', id: string = randomUUID()) => edited({ operation, id, way })
+const edit = (operation: Operation, way: 'do' | 'undo' | 'redo' = 'do', id: string = randomUUID()) => edited({ operation, id, way, turn: 1 })
 const lastOf = (steps: readonly { readonly operation: Operation }[] | undefined): Operation => {
   const step = steps?.at(-1)
   if (!step) throw new Error('no step')
@@ -36,8 +36,7 @@ const lastOf = (steps: readonly { readonly operation: Operation }[] | undefined)
 /** The server has written these, but for what it refused. */
 const written = (ids: readonly string[], version: number, refusals: readonly { id: string; message: string }[] = []) =>
   acknowledged({ ids, version, refused: refusals.map(({ id, message }) => ({ id, problems: [{ code: 'x', path: [], severity: 'error', message }] })) })
-const strandsOf = (sampler: Sampler | undefined, id: string): number | undefined =>
-  sampler?.exercises.find((one) => one.id === id)?.materials?.main?.strands
+const strandsOf = (sampler: Sampler | undefined, id: string): number | undefined => sampler?.exercises.find((one) => one.id === id)?.materials?.main?.strands
 const fourStrands: Operation = { kind: 'assign', id: 'e1', role: 'main', set: { strands: 4 } }
 const named = (name: string): Sampler => ({ ...document, name })
 
@@ -203,7 +202,7 @@ describe('two pages', () => {
           else {
             const id = randomUUID()
             const before = pages[page] as SamplerState
-            step(page, edited({ operation: what, id, way: 'do' }))
+            step(page, edited({ operation: what, id, way: 'do', turn: 1 }))
             if ((pages[page] as SamplerState).open?.pending !== before.open?.pending) made.push(id)
           }
         }

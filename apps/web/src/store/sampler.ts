@@ -7,7 +7,7 @@ import {
   backOnline,
   type DocumentTools,
   editDocument,
-  type EditWay,
+  type Edit,
   type OpenDocument,
   openDocument,
   rebase,
@@ -39,12 +39,12 @@ const slice = createSlice({
     samplerOpened: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; pending: readonly SentOperation[] }>): SamplerState => {
       const { answer, pending } = payload
       const told = openDocument(TOOLS, answer, pending)
-      return withTold(state as SamplerState, told, { ...told.open, printedVersion: answer.printedVersion }, teachingOrder(told.open.document)[0]?.id ?? null)
+      return withTold(state, told, { ...told.open, printedVersion: answer.printedVersion }, teachingOrder(told.open.document)[0]?.id ?? null)
     },
     samplerClosed: (): SamplerState => initial,
-    edited: (state, { payload }: PayloadAction<{ operation: Operation; id: string; way: EditWay }>): SamplerState => {
+    edited: (state, { payload }: PayloadAction<Edit<Operation>>): SamplerState => {
       const { open, selected } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const done = editDocument(TOOLS, open, payload)
       if (!done.ok) return { ...(state as SamplerState), notice: notice([sentenceOfProblems(done.problems)]) }
       return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: selectedAfter(payload.operation, selected, done.value.document) }
@@ -52,17 +52,17 @@ const slice = createSlice({
     sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'saving')),
     acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
       const told = acknowledge(TOOLS, open, { ...payload, refused })
-      return withTold(state as SamplerState, told, { ...open, ...told.open })
+      return withTold(state, told, { ...open, ...told.open })
     },
     /** Someone was quicker: their state, with this page's own changes applied again. */
     rebased: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; applied: readonly string[] }>): SamplerState => {
       const { open } = state as SamplerState
-      if (!open) return state as SamplerState
+      if (!open) return state
       const told = rebase(TOOLS, open, payload.answer, payload.applied)
-      return withTold(state as SamplerState, told, { ...open, ...told.open })
+      return withTold(state, told, { ...open, ...told.open })
     },
     connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'offline')),
     sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'signed-out')),

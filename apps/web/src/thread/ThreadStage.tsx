@@ -99,8 +99,7 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
   const several = (done?.assigned.threads.length ?? 1) > 1
   const of = several ? `${wordOf(role, done)} of ${exercise.name}` : exercise.name
   const best = assigned?.needles[0]?.needle
-  const cautions =
-    done?.problems.filter((one) => one.code.startsWith('assign.') && (one.path[0] === 'materials' ? one.path[1] === role : first)) ?? []
+  const cautions = done?.problems.filter((one) => one.code.startsWith('assign.') && (one.path[0] === 'materials' ? one.path[1] === role : first)) ?? []
   return (
     <>
       <td style={{ width: 190 }}>

@@ -170,7 +170,7 @@ function sizeOf(guide: ReadGuide): number {
 function sumMotions(all: readonly MotionCounts[]): MotionCounts {
   const total: Record<string, number> = {}
   for (const motions of all) for (const [motion, count] of Object.entries(motions)) total[motion] = (total[motion] ?? 0) + count
-  return total as MotionCounts
+  return total
 }
 
 function sumOf(pieces: readonly WorkedPiece[], of: (piece: WorkedPiece) => number): number {

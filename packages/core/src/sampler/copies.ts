@@ -41,7 +41,7 @@ export function matricesOf(copies: Copies | undefined, anchor: Point): readonly 
     case 'round': {
       const centre = pointAt(copies.centre)
       const full = copies.spanRad === undefined || Math.abs(Math.abs(copies.spanRad) - 2 * Math.PI) < 1e-9
-      const each = full ? ((copies.spanRad ?? 1) < 0 ? -1 : 1) * ((2 * Math.PI) / copies.count) : (copies.spanRad as number) / Math.max(1, copies.count - 1)
+      const each = full ? ((copies.spanRad ?? 1) < 0 ? -1 : 1) * ((2 * Math.PI) / copies.count) : copies.spanRad / Math.max(1, copies.count - 1)
       return numbers(copies.count).map((index) => {
         if (index === 0) return UNMOVED
         const turn = turnAbout(centre, index * each)

@@ -134,7 +134,7 @@ const KINDS: { readonly [Kind in SingleOperation['kind']]: fc.Arbitrary<Extract<
   'set-parameters': fc.record({
     kind: kind('set-parameters'),
     id: exerciseId,
-    set: some({ L: fc.integer({ min: 1, max: 9 }), G: fc.constant(2) }) as fc.Arbitrary<Record<string, number>>,
+    set: some({ L: fc.integer({ min: 1, max: 9 }), G: fc.constant(2) }),
     clear: fc.subarray(['f', 'G']),
   }),
   'set-units': fc.record({ kind: kind('set-units'), units: fc.constantFrom('mm' as const, 'in' as const) }),
@@ -145,7 +145,7 @@ const KINDS: { readonly [Kind in SingleOperation['kind']]: fc.Arbitrary<Extract<
   }),
 }
 
-const single: fc.Arbitrary<Operation> = fc.oneof(...Object.values(KINDS)) as fc.Arbitrary<Operation>
+const single: fc.Arbitrary<Operation> = fc.oneof(...Object.values(KINDS))
 const operation: fc.Arbitrary<Operation> = fc.oneof(
   { weight: 6, arbitrary: single },
   { weight: 1, arbitrary: fc.array(single, { minLength: 1, maxLength: 5 }).map((operations): Operation => ({ kind: 'batch', operations })) },
@@ -220,7 +220,7 @@ describe('what is in use', () => {
       /used by "Exercise b"/,
     ],
   ] as const)('%s is not taken away', (_what, sampler, removal, words) => {
-    const done = applyOperation(sampler as Sampler, removal as Operation)
+    const done = applyOperation(sampler, removal)
     expect(done.ok).toBe(false)
     if (!done.ok) expect(done.problems[0]?.message).toMatch(words)
   })

@@ -51,7 +51,7 @@ export function upgrade1To2(one: SamplerVersion1): { readonly sampler: Sampler; 
     keptOrders: (keptOrders ?? []).map(({ id, name: called, lessons: kept }): KeptOrder => ({ id, name: called, lessons: kept })),
     stitches,
   }
-  return { sampler: dropDangling(sampler), learners: (learnerVersions ?? []) as readonly Learner[] }
+  return { sampler: dropDangling(sampler), learners: learnerVersions ?? [] }
 }
 
 function upgradeExercise(given: ExerciseVersion1, guide: string, own: ReadonlySet<string>, threads: ReadonlySet<string>): Exercise {

@@ -28,7 +28,7 @@ export const changeBrief: SamplerTools<ChangeBrief> = {
       : null
     return {
       kind: 'change-brief',
-      set: { ...before.set, ...(ways ? { waysOfWorking: ways } : {}) } as BriefChange,
+      set: { ...before.set, ...(ways ? { waysOfWorking: ways } : {}) },
       clear: before.clear as ClearableBriefField[],
     }
   },
