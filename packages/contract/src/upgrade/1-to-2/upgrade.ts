@@ -8,6 +8,7 @@
  * - Learners' versions are taken out: they belong to a class.
  */
 import type { Learner } from '@lemmata/core/classes'
+import { findThreadKind } from '@lemmata/core/materials'
 import { type DrawnGuide, dropDangling, type Exercise, type KeptOrder, type Lesson, type Material, type Materials, type Sampler } from '@lemmata/core/sampler'
 import type { ExerciseVersion1, SamplerVersion1 } from './sampler-1.ts'
 
@@ -46,7 +47,7 @@ export function upgrade1To2(one: SamplerVersion1): { readonly sampler: Sampler; 
     ...(displayHoop ? { displayHoop } : {}),
     threads,
     drawing: { guides, groups: [] },
-    exercises: exercises.map((exercise, index) => upgradeExercise(exercise, `g${index + 1}`, own, new Set(threads.map((thread) => thread.id)))),
+    exercises: exercises.map((exercise, index) => upgradeExercise(exercise, `g${index + 1}`, own, threads)),
     lessons: taughtOnce(lessons),
     keptOrders: (keptOrders ?? []).map(({ id, name: called, lessons: kept }): KeptOrder => ({ id, name: called, lessons: kept })),
     stitches,
@@ -54,7 +55,7 @@ export function upgrade1To2(one: SamplerVersion1): { readonly sampler: Sampler; 
   return { sampler: dropDangling(sampler), learners: learnerVersions ?? [] }
 }
 
-function upgradeExercise(given: ExerciseVersion1, guide: string, own: ReadonlySet<string>, threads: ReadonlySet<string>): Exercise {
+function upgradeExercise(given: ExerciseVersion1, guide: string, own: ReadonlySet<string>, threads: Sampler['threads']): Exercise {
   const { guide: _drawn, layer: _layer, thread, strands, needle, secondThread, secondStrands, secondNeedle, substitutes, after, ...rest } = given
   const materials = materialsFor(given.stitch, { thread, strands, needle, secondThread, secondStrands, secondNeedle }, own, threads)
   return {
@@ -74,17 +75,25 @@ function upgradeExercise(given: ExerciseVersion1, guide: string, own: ReadonlySe
 }
 
 /** A thread that is not in the sampler any more is left to be chosen, as it was. */
-function materialsFor(stitch: string, given: Given, own: ReadonlySet<string>, threads: ReadonlySet<string>): Materials | null {
-  const known = (id: string | undefined): string | undefined => (id !== undefined && threads.has(id) ? id : undefined)
+function materialsFor(stitch: string, given: Given, own: ReadonlySet<string>, threads: Sampler['threads']): Materials | null {
+  const known = (id: string | undefined): string | undefined => (threads.some((one) => one.id === id) ? id : undefined)
   const first = material(known(given.thread), given.strands, given.needle)
-  const second = material(known(given.secondThread), given.secondStrands, given.secondNeedle)
+  const second = material(known(given.secondThread), atMost(given.secondStrands, known(given.secondThread), threads), given.secondNeedle)
   const role = own.has(stitch) ? 'second' : (SECOND[stitch] ?? 'second')
   if (role !== 'laid') return found({ main: first, [role]: second })
-  const laid = material(second.thread ?? first.thread, second.strands ?? first.strands, second.needle)
+  const laidWith = second.thread ?? first.thread
+  const laid = material(laidWith, atMost(second.strands ?? first.strands, laidWith, threads), second.needle)
   return found({
     main: laid,
     tie: material(second.thread === undefined ? undefined : first.thread, second.strands === undefined ? undefined : first.strands, first.needle),
   })
+}
+
+/** A second thread of another kind was worked in as many strands as it has, whatever was asked for. */
+function atMost(strands: number | undefined, id: string | undefined, threads: Sampler['threads']): number | undefined {
+  const thread = threads.find((one) => one.id === id)
+  const kind = thread && findThreadKind(thread.kind, thread.weight)
+  return strands === undefined || !kind ? strands : Math.min(strands, kind.mostStrands)
 }
 
 function material(thread: string | undefined, strands: number | undefined, needle: Material['needle']): Material {
