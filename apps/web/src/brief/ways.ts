@@ -65,6 +65,11 @@ export const WAYS: readonly Way[] = [
       { value: 'usual', label: 'Usual', because: 'The size that most tables print.' },
       { value: 'fine', label: 'As small as the thread passes', because: 'Neat on fine cloth; wears the thread, so take it shorter.' },
       { value: 'generous', label: 'Generous', because: 'Opens the path, so the thread arrives unworn; may leave holes in close cloth.' },
+      {
+        value: 'one',
+        label: 'One for everything',
+        because: 'An embroidery 7 throughout, but where its eye or the cloth forbids it: less to hand out and to lose.',
+      },
     ],
   },
   {

@@ -1,10 +1,9 @@
 /** Writing a stitch: a table of its moves, drawn and moved as it is typed; what is wrong is said with its move. */
-import type { Surroundings } from '@lemmata/core/assign'
+import { type Surroundings, wordForRole } from '@lemmata/core/assign'
 import type { Problem, Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Move, Pass, StitchDocument } from '@lemmata/core/notation'
 import { cycleOf, isMoveLists, MAIN_ROLE, rolesOf } from '@lemmata/core/notation'
-import { wordForRole } from '@lemmata/core/sheets'
 import { GUIDE_KINDS } from '@lemmata/core/guide'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch } from '@lemmata/contract'
@@ -236,7 +235,7 @@ function PassEditor({ pass, number, wrong, onChange, onRemove }: PassProps) {
             aria-label={`Thread of pass ${number}`}
             value={pass.thread ?? MAIN_ROLE}
             onChange={(thread) => onChange({ ...pass, thread })}
-            options={LIBRARY_ROLES.map((role) => ({ value: role, label: role === MAIN_ROLE ? 'the same' : wordForRole(role) }))}
+            options={LIBRARY_ROLES.map((role) => ({ value: role, label: role === MAIN_ROLE ? 'the main one' : wordForRole(role, []) }))}
             style={{ width: 130 }}
           />
         </label>

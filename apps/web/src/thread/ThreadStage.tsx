@@ -1,11 +1,11 @@
 /** Weight, strands and needle for every exercise, with the reasons; overruled where the teacher says so. */
-import { type AssignedThread, strandsInWords } from '@lemmata/core/assign'
+import { type AssignedThread, strandsInWords, wordForRole } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { findThreadKind, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import { type Exercise, type Material, type Sampler, teachingOrder } from '@lemmata/core/sampler'
-import { letterOf, wordForRole } from '@lemmata/core/sheets'
+import { letterOf } from '@lemmata/core/sheets'
 import { capitalised, counted, formatLength, formatThread } from '@lemmata/core/units'
 import { Button, Select, Tag } from 'antd'
 import { totalThread } from '@lemmata/core/plan'
@@ -181,7 +181,7 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
 }
 
 function wordOf(role: string, done: WorkedExercise | null): string {
-  return role === MAIN_ROLE && done?.assigned.threads.some((one) => one.role === 'tie') ? 'laid thread' : wordForRole(role)
+  return wordForRole(role, done?.assigned.threads.map((one) => one.role) ?? [])
 }
 
 function threadOptions(sampler: Sampler): { value: string; label: string }[] {

@@ -13,7 +13,7 @@ const ways = {
   satinOutline: z.enum(['before', 'after', 'none']),
   stemThread: z.enum(['right', 'left']),
   fillThenOutline: z.boolean(),
-  needle: z.enum(['fine', 'usual', 'generous']),
+  needle: z.enum(['fine', 'usual', 'generous', 'one']),
   handling: z.enum(['stab', 'sew']),
 }
 /** Choices overruled in one exercise: only what is given, without the usual values filled in. */

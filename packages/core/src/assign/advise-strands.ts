@@ -20,6 +20,8 @@ export interface StrandQuestion {
 /** The lean is judgement: 0.05 for each strand squared away from it weighs as much as a length 22 % off. */
 const LEAN = 0.05
 const USUAL_STRANDS = 2
+/** Hard-twisted thread, as sewing cotton, is worked as it comes from the reel. */
+const SINGLE = 1
 const LAID_STRANDS = 4
 /** A shaft a quarter over what the cloth passes with ease is the most it passes with care. */
 const WITH_CARE = 1.25
@@ -27,7 +29,7 @@ const WITH_CARE = 1.25
 export function adviseStrands({ document, kind, cloth, given }: StrandQuestion): Result<Choice<number>> {
   if (kind.mostStrands === 1) return success({ value: 1, chosen: true, reason: neverDivided(kind) })
   const splits = document.passes.some((pass) => [...cycleOf(pass).flat()].some((move) => 'split' in move && move.split !== undefined))
-  const usual = isLaid(document) ? LAID_STRANDS : USUAL_STRANDS
+  const usual = isLaid(document) ? LAID_STRANDS : kind.nature === 'hard' || kind.nature === 'metal' ? SINGLE : USUAL_STRANDS
   let best: { strands: number; penalty: number; reason: string } | null = null
   for (let strands = 1; strands <= kind.mostStrands; strands += 1) {
     const bundle = makeBundle(kind, strands)
@@ -80,6 +82,8 @@ export interface MainLength {
   readonly name: string
   readonly value: number
   readonly given: boolean
+  /** A spacing says nothing of how a single stitch reads. */
+  readonly measures: 'apart' | null
   readonly usual: number
   readonly min: number | null
   readonly max: number | null
@@ -97,7 +101,7 @@ function reasonFor(strands: number, bundle: Bundle, main: MainLength | null, doc
   if (document.passes.some((pass) => pass.lie === 'flat'))
     return `${start} ${verb} ${bundle.flatWidthMm.toFixed(2)} mm wide side by side, so stitches ${(0.9 * bundle.flatWidthMm).toFixed(2)} mm apart leave no cloth.`
   if (isLaid(document)) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide, thicker than what ties it down.`
-  if (!main) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a usual weight for this stitch.`
+  if (!main || main.measures === 'apart') return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a usual weight for this stitch.`
   const ratio = main.value / bundle.lineWidthMm
   const reads = ratio < 3 ? 'reads as a dot' : ratio > 14 ? 'reads as a fine thread' : 'reads as a line'
   return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a ${main.value.toFixed(1)} mm stitch is ${ratio.toFixed(1)} times that: ${reads}.`

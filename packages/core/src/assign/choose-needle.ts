@@ -51,7 +51,15 @@ export interface ChosenNeedle {
 export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
   const { role, bundle, kind, cloth, school, given } = question
   const path = ['materials', role, 'needle']
-  const needles = fitNeedles({ bundle, thread: kind, cloth, school, wraps: mostWraps(question), blunt: staysOnTheSurface(question.document, role) })
+  const needles = fitNeedles({
+    bundle,
+    thread: kind,
+    cloth,
+    school,
+    wraps: mostWraps(question),
+    blunt: staysOnTheSurface(question.document, role),
+    plunges: isLaidWhole(question.document, role),
+  })
   const best = needles[0] as NeedleFit
   if (given) {
     const named = findNeedle(given.kind, given.size)
@@ -85,6 +93,12 @@ function movesOf(pass: Pass): readonly Move[] {
   return [...(pass.start ?? []), ...cycleOf(pass).flat(), ...(pass.end ?? []), ...(pass.close ?? [])].flatMap((move) =>
     'each' in move ? [move, ...move.moves] : [move],
   )
+}
+
+/** It is laid from end to end and tied down by another: each of its passes goes down once, at the far end. */
+function isLaidWhole(document: StitchDocument, role: ThreadRole): boolean {
+  const passes = passesOf(document, role)
+  return passes.length > 0 && passes.every((pass) => movesOf(pass).some((move) => 'down' in move && move.plunge === true))
 }
 
 /** It slides under threads from beginning to end: only its ends go through the cloth. */

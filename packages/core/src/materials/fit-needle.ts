@@ -9,10 +9,13 @@ import { type Cloth, comfortableShaft } from './cloths.ts'
 import { type Needle, NEEDLES, nameNeedle } from './needles.ts'
 import type { ThreadKind } from './threads.ts'
 
-/** Three schools: the smallest hole that passes the thread, the usual one, and one that opens the path. */
-export type NeedleSchool = 'fine' | 'usual' | 'generous'
+/** The smallest hole that passes the thread, the usual one, one that opens the path, or one needle for everything. */
+export type NeedleSchool = 'fine' | 'usual' | 'generous' | 'one'
 
-export const SCHOOL_FACTOR: Readonly<Record<NeedleSchool, number>> = { fine: 0.92, usual: 1, generous: 1.15 }
+export const SCHOOL_FACTOR: Readonly<Record<NeedleSchool, number>> = { fine: 0.92, usual: 1, generous: 1.15, one: 1 }
+
+/** Where one needle serves for everything it is this one: from one strand to four its eye and its hole are near enough. */
+const ONE_NEEDLE = { family: 'embroidery', size: 7 }
 
 export type NeedleVerdict = 'best' | 'good' | 'with-care' | 'no'
 
@@ -34,6 +37,8 @@ export interface NeedleWork {
   readonly wraps: number
   /** The work slides under threads or counts open cloth, where a blunt point serves. */
   readonly blunt: boolean
+  /** It lies on the cloth and only its two ends go through, where the hole can be opened first. */
+  readonly plunges?: boolean
 }
 
 export function wantedShaft(work: Pick<NeedleWork, 'thread' | 'bundle' | 'school'>): number {
@@ -70,9 +75,20 @@ function familyOrder(needle: Needle, work: NeedleWork): number {
       ? ['milliner', 'sharps', 'embroidery', 'chenille', 'tapestry']
       : work.blunt
         ? ['tapestry', 'chenille', 'embroidery', 'sharps', 'milliner']
-        : ['embroidery', 'chenille', 'sharps', 'milliner', 'tapestry']
-  return order.indexOf(needle.family.id)
+        : work.plunges
+          ? ['chenille', 'embroidery', 'sharps', 'milliner', 'tapestry']
+          : ['embroidery', 'chenille', 'sharps', 'milliner', 'tapestry']
+  // Those for special jobs come after all that are reached for by themselves.
+  const at = order.indexOf(needle.family.id)
+  return at < 0 ? order.length : at
 }
+
+/** Grades go over into one another: a shaft is known to 0.05 mm and an eye to a fifth, so that a hundredth decides nothing. */
+const EYE_TIGHT = 0.95
+const EYE_LEAST = 0.8
+const THINNER = { easy: -0.13, care: -0.2 }
+const THICKER = { easy: 0.2, care: 0.3 }
+const CLOTH_CARE = 1.25
 
 function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
   const difference = needle.shaftMm / wanted - 1
@@ -84,30 +100,54 @@ function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
   if (work.wraps > WRAPS_OVER_ANY_EYE && needle.family.bulge > 1) {
     return fit('no', `${name}: ${work.wraps} wraps must slide over an eye that is wider than its shaft. Take a milliner needle.`)
   }
-  if (needle.eyeMm < eyeNeeded) {
+  if (needle.eyeMm < EYE_LEAST * eyeNeeded) {
     return fit('no', `${name}: the eye opens ${mm(needle.eyeMm)} and this thread needs ${mm(eyeNeeded)}. Take a coarser needle or fewer strands.`)
   }
-  if (difference < -0.13) {
+  const hard = !work.plunges && needle.shaftMm > clothLimit * CLOTH_CARE
+  if (isTheOne(needle, work) && !hard) {
+    return fit('best', `${name}: the one needle for everything; its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`)
+  }
+  if (difference < THINNER.care) {
     return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft opens too small a hole; about ${mm(wanted)} is wanted, so the thread would drag and fray.`)
   }
-  if (difference > 0.2) {
+  if (difference > THICKER.care) {
     return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft leaves a visible hole; about ${mm(wanted)} is enough.`)
   }
-  if (needle.shaftMm > clothLimit * 1.25) {
+  if (hard) {
     return fit(
       'no',
       `${name}: the ${mm(needle.shaftMm)} shaft is more than ${work.cloth.name} passes (${mm(clothLimit)} with ease). Take fewer strands or a more open cloth.`,
     )
   }
+  if (needle.eyeMm < EYE_TIGHT * eyeNeeded) {
+    return fit('with-care', `${name}: its eye of ${mm(needle.eyeMm)} is tight for this thread (${mm(eyeNeeded)} wanted); try it, and take shorter lengths.`)
+  }
+  if (difference < THINNER.easy) {
+    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft opens a small hole (${mm(wanted)} wanted); take shorter lengths, for the thread wears.`)
+  }
+  if (difference > THICKER.easy) {
+    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft opens a wide hole (${mm(wanted)} wanted); it may show in close cloth.`)
+  }
   if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) {
     return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft fits, but its blunt point must be pushed through ${work.cloth.name}.`)
   }
-  if (needle.shaftMm > clothLimit) {
+  if (needle.shaftMm > clothLimit && !work.plunges) {
     return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft suits the thread; ${work.cloth.name} passes ${mm(clothLimit)} with ease, so push slowly.`)
+  }
+  if (work.plunges) {
+    const opened = needle.shaftMm > clothLimit ? ` Open the two holes in ${work.cloth.name} with a stiletto first.` : ''
+    return fit(
+      'good',
+      `${name}: takes the two ends of the laid thread to the back; its eye of ${mm(needle.eyeMm)} passes the ${mm(work.bundle.diameterMm)} bundle.${opened}`,
+    )
   }
   const sign = difference >= 0 ? '+' : '\u2212'
   return fit(
     'good',
     `${name}: ${mm(needle.shaftMm)} shaft, ${mm(wanted)} wanted (${sign}${Math.abs(Math.round(difference * 100))} %); its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`,
   )
+}
+
+function isTheOne(needle: Needle, work: NeedleWork): boolean {
+  return work.school === 'one' && !work.blunt && !work.plunges && needle.family.id === ONE_NEEDLE.family && needle.size === ONE_NEEDLE.size
 }

@@ -36,12 +36,33 @@ const thickShafts: readonly (readonly [number, number])[] = [
   [26, 0.66],
 ]
 
+/** The sizes of a fine family from `first` on. */
+const from = (first: number, ...more: (readonly [number, number])[]): readonly (readonly [number, number])[] => [
+  ...fineShafts.filter(([size]) => size >= first),
+  ...more,
+]
+
 export const NEEDLE_FAMILIES: readonly NeedleFamily[] = [
   { id: 'embroidery', name: 'Embroidery', also: 'crewel', point: 'sharp', bulge: 1.1, shaftBySize: fineShafts },
   { id: 'sharps', name: 'Sharps', also: '', point: 'sharp', bulge: 1.05, shaftBySize: [...fineShafts, [11, 0.46], [12, 0.41]] },
   { id: 'milliner', name: 'Milliner', also: 'straw', point: 'sharp', bulge: 1, shaftBySize: [...fineShafts, [11, 0.46]] },
   { id: 'chenille', name: 'Chenille', also: '', point: 'sharp', bulge: 1.35, shaftBySize: thickShafts },
   { id: 'tapestry', name: 'Tapestry', also: '', point: 'blunt', bulge: 1.35, shaftBySize: [...thickShafts, [28, 0.56]] },
+  { id: 'between', name: 'Between', also: 'quilting, large-eyed', point: 'sharp', bulge: 1.2, shaftBySize: from(5, [11, 0.46], [12, 0.41]) },
+  { id: 'darner', name: 'Darner', also: 'long', point: 'sharp', bulge: 1.15, shaftBySize: fineShafts.filter(([size]) => size <= 9) },
+  {
+    id: 'beading',
+    name: 'Beading',
+    also: '',
+    point: 'sharp',
+    bulge: 1,
+    shaftBySize: [
+      [10, 0.46],
+      [11, 0.41],
+      [12, 0.36],
+      [13, 0.31],
+    ],
+  },
 ]
 
 export const NEEDLE_FAMILY_IDS: readonly string[] = NEEDLE_FAMILIES.map((family) => family.id)

@@ -82,7 +82,10 @@ export function resolveParameters(document: StitchDocument, materials: MaterialV
 
 function valueOf(id: string, spec: ParameterSpec, given: Readonly<Record<string, number>>, lookup: Lookup): ParameterValue {
   const work = (expression: Expression): number => compileExpression(expression)(lookup)
-  const usual = work(spec.usual)
+  const min = spec.min === undefined ? null : work(spec.min)
+  const max = spec.max === undefined ? null : work(spec.max)
+  // A rule of thumb for the usual length may leave its own window in the thickest and the finest thread.
+  const usual = Math.max(min ?? -Infinity, Math.min(max ?? Infinity, work(spec.usual)))
   const isGiven = Object.hasOwn(given, id)
   return {
     id,
@@ -92,7 +95,7 @@ function valueOf(id: string, spec: ParameterSpec, given: Readonly<Record<string,
     value: isGiven ? (given[id] as number) : usual,
     given: isGiven,
     usual,
-    min: spec.min === undefined ? null : work(spec.min),
-    max: spec.max === undefined ? null : work(spec.max),
+    min,
+    max,
   }
 }

@@ -1,5 +1,5 @@
 /** Lesson sheets: pages as drawings in millimetres. */
-export { countInWords, roleWord, sizeInWords, wordForRole } from './said.ts'
+export { countInWords, roleWord, sizeInWords } from './said.ts'
 export { letterOf, makeSheets, sheetTitle } from './make-sheets.ts'
 export type { SheetOrder } from './make-sheets.ts'
 export type { MeasureText } from './flow.ts'

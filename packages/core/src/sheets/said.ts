@@ -1,6 +1,7 @@
 /** Counts, sizes and threads as sheet and screen say them, in the sampler's unit. */
+import { wordForRole } from '../assign/index.ts'
 import type { SpokenSize, UsedThread, WorkedExercise } from '../exercise/index.ts'
-import { MAIN_ROLE, type ThreadRole } from '../notation/index.ts'
+import { MAIN_ROLE } from '../notation/index.ts'
 import { counted, formatLength, type LengthUnit } from '../units/index.ts'
 
 /** How many there are of what is counted: knots where knots are made, stitches elsewhere; in how many pieces. */
@@ -23,23 +24,13 @@ export function sizeInWords({ lengthMm, apartMm, acrossMm, squareMm, highMm }: S
   return said.filter((one) => one !== null).join(', ')
 }
 
-const ROLE_WORDS: Readonly<Record<string, string>> = {
-  main: 'main thread',
-  tie: 'tie',
-  whipping: 'whipping',
-  lacing: 'lacing',
-  padding: 'padding',
-  laid: 'laid thread',
-  second: 'second thread',
-}
-
-export function wordForRole(role: ThreadRole): string {
-  return ROLE_WORDS[role] ?? `${role.replaceAll('-', ' ')} thread`
-}
-
 /** What this thread does in the stitch; shades of one role are told apart by their colour. */
 export function roleWord({ role, thread }: Pick<UsedThread, 'role' | 'thread'>, { threads }: Pick<WorkedExercise, 'threads'>): string {
   const alike = threads.filter((one) => one.role === role)
-  if (alike.length > 1) return `${role === MAIN_ROLE ? 'shade' : wordForRole(role)} ${alike.findIndex((one) => one.thread.id === thread.id) + 1}`
-  return role === MAIN_ROLE && threads.some((one) => one.role === 'tie') ? 'laid thread' : wordForRole(role)
+  const word = wordForRole(
+    role,
+    threads.map((one) => one.role),
+  )
+  if (alike.length > 1) return `${role === MAIN_ROLE ? 'shade' : word} ${alike.findIndex((one) => one.thread.id === thread.id) + 1}`
+  return word
 }

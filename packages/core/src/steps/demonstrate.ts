@@ -5,7 +5,7 @@
 import { failure, type Result, success } from '../base/index.ts'
 import { lengthOf, measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
-import { cycleOf, MAIN_ROLE, type MaterialValues, type Move, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
+import { cycleOf, MAIN_ROLE, rolesOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
 import {
   cutUnders,
   type Hole,
@@ -169,6 +169,8 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
   const seen = <P extends Point>(at: P): P => ({ ...at, x: at.x * flip })
   const { steps, numbers } = stepsOf(request, worked, seen, flip)
   const shown = guide.kind === 'line' && !guide.centre ? steps : firstOfEachPass(steps, guide)
+  // Where there is one thread, it is in the needle already.
+  const several = rolesOf(request.document).length > 1
   return {
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
@@ -176,7 +178,7 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
     steps: shown.map(({ past, ...step }, index) => ({
       ...step,
       number: index + 1,
-      takes: step.thread !== (shown[index - 1]?.thread ?? MAIN_ROLE),
+      takes: step.thread !== (shown[index - 1]?.thread ?? (several ? null : MAIN_ROLE)),
       inHand: past ? lyingInHand(past, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
     })),
     guide,

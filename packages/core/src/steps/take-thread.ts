@@ -1,7 +1,6 @@
 /** Which thread is taken up for a step, as it is said: strands, colour and needle. */
-import { type Assigned, strandsInWords, threadOfRole } from '../assign/index.ts'
+import { type Assigned, strandsInWords, threadOfRole, wordForRole } from '../assign/index.ts'
 import { nameNeedle, nameThread } from '../materials/index.ts'
-import { MAIN_ROLE } from '../notation/index.ts'
 import type { Step } from './demonstrate.ts'
 
 /** The step's sentence, with the thread that is taken up for it before it. */
@@ -11,7 +10,10 @@ export function stepSentence(step: Pick<Step, 'sentence' | 'takes' | 'thread'>, 
 
 function takeThread({ thread: role }: Pick<Step, 'thread'>, assigned: Pick<Assigned, 'main' | 'threads'>): string {
   const { thread, kind, strands, needle } = threadOfRole(assigned, role)
-  const what = role === MAIN_ROLE ? 'main thread' : role === 'second' ? 'second thread' : role.replaceAll('-', ' ')
+  const what = wordForRole(
+    role,
+    assigned.threads.map((one) => one.role),
+  )
   return `Take the ${what}: ${strandsInWords(strands.value)} of ${nameThread(kind).toLowerCase()} in ${thread.value.colour.name}, in ${withArticle(nameNeedle(needle.value))}.`
 }
 

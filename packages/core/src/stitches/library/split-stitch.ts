@@ -35,7 +35,7 @@ export const splitStitch: StitchDocument = {
   family: 'line',
   guide: ['line'],
   parameters: {
-    L: { name: 'Stitch', usual: '1.7+3*W', min: 'max(2,4*W,2*p)', max: 5 },
+    L: { name: 'Stitch', usual: '1.7+3*W', min: 'max(1,4*W,2*p)', max: 5 },
     f: { name: 'Overlap', usual: 0.5, min: 0.2, max: 0.7, kind: 'share' },
   },
   passes: [fromBelow],

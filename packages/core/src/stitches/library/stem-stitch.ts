@@ -28,7 +28,7 @@ export const stemStitch: StitchDocument = {
   family: 'line',
   guide: ['line'],
   parameters: {
-    L: { name: 'Stitch', usual: '2.2+4*W', min: 'max(2.5,5*W,2*p)', max: 7 },
+    L: { name: 'Stitch', usual: '2.2+4*W', min: 'max(1,5*W,2*p)', max: 7 },
     f: { name: 'Overlap', usual: 0.5, min: 0.25, max: 0.6, kind: 'share' },
   },
   passes: [kept('right')],
