@@ -139,7 +139,11 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
                 <Overruled what={strandsInWords(assigned.advisedStrands.value)} onBack={() => chooseAgain('strands')} />
               )}
             </span>
-            <span className="why">{assigned.advisedStrands.reason}</span>
+            <span className="why">
+              {assigned.strands.value === assigned.advisedStrands.value
+                ? assigned.strands.reason
+                : `Recommended: ${uncapitalised(assigned.advisedStrands.reason)} Yours: ${uncapitalised(assigned.strands.reason)}`}
+            </span>
           </>
         )}
       </td>
@@ -184,6 +188,10 @@ function wordOf(role: string, done: WorkedExercise | null): string {
   return wordForRole(role, done?.assigned.threads.map((one) => one.role) ?? [])
 }
 
+function uncapitalised(sentence: string): string {
+  return sentence.charAt(0).toLowerCase() + sentence.slice(1)
+}
+
 function threadOptions(sampler: Sampler): { value: string; label: string }[] {
   return sampler.threads.map((thread) => {
     const kind = findThreadKind(thread.kind, thread.weight)
@@ -198,8 +206,9 @@ function isShaded({ pieces }: WorkedExercise, role: string): boolean {
 
 /** What this thread looks like and uses, colour by colour. */
 function Used({ done, assigned }: { done: WorkedExercise; assigned: AssignedThread }) {
-  const main = assigned.role === MAIN_ROLE
-  const width = main && done.pieces[0].guide.kind !== 'shape' ? done.widthMm : assigned.bundle.flatWidthMm
+  // Where several threads make the line, each is shown as wide as it lies itself.
+  const { flatWidthMm, lineWidthMm } = assigned.bundle
+  const width = done.pieces[0].guide.kind === 'shape' ? flatWidthMm : done.assigned.threads.length > 1 ? lineWidthMm : done.widthMm
   return done.threads
     .filter((one) => one.role === assigned.role)
     .map((one) => (

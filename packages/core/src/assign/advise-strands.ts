@@ -48,6 +48,13 @@ export function adviseStrands({ document, kind, cloth, given }: StrandQuestion):
   return success({ value: chosen.strands, chosen: true, reason: chosen.reason })
 }
 
+/** What so many strands of the main thread come to, in a sentence. */
+export function whyStrands({ document, kind, cloth, given }: StrandQuestion, strands: number): string {
+  const bundle = makeBundle(kind, strands)
+  const parameters = resolveParameters(document, materialValues(bundle, cloth, wantedShaft({ bundle, thread: kind, school: 'usual' })), given)
+  return reasonFor(strands, bundle, parameters.ok ? mainLength(parameters.value) : null, document)
+}
+
 /** Another of the stitch's threads, beside the main one as it is worked. */
 export function adviseStrandsBeside(role: ThreadRole, kind: ThreadKind, main: Bundle): Choice<number> {
   if (kind.mostStrands === 1) return { value: 1, chosen: true, reason: neverDivided(kind) }

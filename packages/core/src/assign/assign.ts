@@ -18,8 +18,9 @@ import {
 } from '../notation/index.ts'
 import { type Exercise, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
-import { adviseStrands, adviseStrandsBeside } from './advise-strands.ts'
-import { type Choice, given } from './choice.ts'
+import { capitalised } from '../units/index.ts'
+import { adviseStrands, adviseStrandsBeside, whyStrands } from './advise-strands.ts'
+import { type Choice, strandsInWords } from './choice.ts'
 import { chooseNeedle } from './choose-needle.ts'
 import { type ChosenThread, chooseThread } from './choose-thread.ts'
 import { readCloth, type Surroundings } from './context.ts'
@@ -81,7 +82,11 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
     const { kind } = chosen.value
     const advised = main ? success(adviseStrandsBeside(role, kind, main.bundle)) : adviseStrands({ document, kind, cloth, given: lengths })
     if (!advised.ok) return advised
-    const bundled = bundleOf(role, chosen.value, material.strands, advised.value)
+    const why = (strands: number): string =>
+      main
+        ? `${capitalised(strandsInWords(strands))}: ${makeBundle(kind, strands).lineWidthMm.toFixed(2)} mm wide.`
+        : whyStrands({ document, kind, cloth, given: lengths }, strands)
+    const bundled = bundleOf(role, chosen.value, material.strands, advised.value, why)
     if (!bundled.ok) return bundled
     threads.push(bundled.value)
   }
@@ -162,15 +167,16 @@ function bundleOf(
   { thread, kind, shades }: ChosenThread,
   wanted: number | undefined,
   advised: Choice<number>,
+  why: (strands: number) => string,
 ): Result<Omit<AssignedThread, 'needle' | 'needles'>> {
-  const strands = wanted === undefined ? advised : given(wanted)
-  if (!Number.isInteger(strands.value) || strands.value < 1 || strands.value > kind.mostStrands)
+  if (wanted !== undefined && (!Number.isInteger(wanted) || wanted < 1 || wanted > kind.mostStrands))
     return failure(
       error(
         'assign.strands',
         ['materials', role, 'strands'],
-        `${nameThread(kind)} can be worked with 1 to ${kind.mostStrands} ${kind.mostStrands === 1 ? 'strand' : 'strands'}; ${strands.value} was asked for.`,
+        `${nameThread(kind)} can be worked with 1 to ${kind.mostStrands} ${kind.mostStrands === 1 ? 'strand' : 'strands'}; ${wanted} was asked for.`,
       ),
     )
+  const strands = wanted === undefined ? advised : { value: wanted, chosen: false, reason: why(wanted) }
   return success({ role, thread, shades, kind, strands, advisedStrands: advised, bundle: makeBundle(kind, strands.value) })
 }

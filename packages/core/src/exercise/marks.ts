@@ -54,6 +54,7 @@ function linesOf(guide: Extract<ReadGuide, { kind: 'line' }>): Mark[] {
       { kind: 'line', points: width.points, closed: true },
       { kind: 'line', points: path.points, closed: false },
     ]
+  if (width?.kind === 'rails') return [width.left, width.right].map((points): Mark => ({ kind: 'line', points, closed: path.closed }))
   if (width?.kind === 'even') {
     const rail = (by: number): Mark => ({
       kind: 'line',

@@ -21,7 +21,8 @@ export function bandBetweenRails(left: MeasuredPath, right: MeasuredPath): Resul
   const middle = middleOfRails(left, right)
   const apart = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((share) => gapAt(left, right, share)))
   if (!middle || apart < NARROWEST_BAND_MM) return failure(error('guide.rails', ['rails'], 'The two rails of this band lie on each other. Draw them apart.'))
-  return success({ kind: 'line', path: middle, width: { kind: 'outline', points: [...left.points, ...[...right.points].reverse()] } })
+  const points = [...left.points, ...[...right.points].reverse()]
+  return success({ kind: 'line', path: middle, width: { kind: 'rails', left: left.points, right: right.points, points } })
 }
 
 function gapAt(left: MeasuredPath, right: MeasuredPath, share: number): number {
@@ -50,12 +51,22 @@ export function widthsAt(
 ): { readonly left: number; readonly right: number } {
   if (width === undefined) return { left: 0, right: 0 }
   if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
-  const chords = chordsOfRegion([width.points], place.direction, dot(place.at, place.direction))
-  const side = leftOf(place.direction)
-  const here = dot(place.at, side)
-  for (const { a, b } of chords) {
+  // Rails begin and end where their middle does: there the way across may just miss them.
+  for (const along of width.kind === 'rails' ? [0, PAST_END_MM, -PAST_END_MM] : [0]) {
+    const reach = acrossAt(width.points, place, along)
+    if (reach) return reach
+  }
+  return { left: 0, right: 0 }
+}
+
+const PAST_END_MM = 0.02
+
+function acrossAt(ring: readonly Point[], { at, direction }: { readonly at: Point; readonly direction: Point }, along: number) {
+  const side = leftOf(direction)
+  const here = dot(at, side)
+  for (const { a, b } of chordsOfRegion([ring], direction, dot(at, direction) + along)) {
     const [left, right] = [dot(a, side) - here, here - dot(b, side)]
     if (left >= -0.01 && right >= -0.01) return { left: Math.max(0, left), right: Math.max(0, right) }
   }
-  return { left: 0, right: 0 }
+  return null
 }

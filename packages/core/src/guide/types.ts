@@ -49,8 +49,12 @@ export type GuideOf<Kind extends GuideKind> = Extract<Guide, { readonly kind: Ki
 export const GUIDE_PARTS = ['outline', 'vein', 'left-rail', 'right-rail', 'centre-line'] as const
 export type GuidePart = (typeof GUIDE_PARTS)[number]
 
-/** How far a guide reaches to each side: even (half its width), or up to an outline or rails. */
-export type GuideWidth = { readonly kind: 'even'; readonly halfMm: number } | { readonly kind: 'outline'; readonly points: readonly Point[] }
+/** How far a guide reaches to each side: even (half its width), up to two rails, or up to an outline. */
+export type GuideWidth =
+  | { readonly kind: 'even'; readonly halfMm: number }
+  /** `points`: both rails as one ring. */
+  | { readonly kind: 'rails'; readonly left: readonly Point[]; readonly right: readonly Point[]; readonly points: readonly Point[] }
+  | { readonly kind: 'outline'; readonly points: readonly Point[] }
 
 /** A guide as it is worked: measured, checked, with what a placement needs. Several kinds are worked alike. */
 export type ReadGuide =

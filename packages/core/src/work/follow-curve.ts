@@ -4,8 +4,8 @@
  * width of a chain, the slant of a stem) is not a fault and is taken off first.
  */
 import { type Result, success } from '../base/index.ts'
-import { measurePath, type MeasuredPath, nearestPlace, type Point, thinPath } from '../geometry/index.ts'
-import type { ReadGuide } from '../guide/index.ts'
+import { dot, leftOf, measurePath, type MeasuredPath, nearestPlace, placeAt, type Point, subtract, thinPath, unit } from '../geometry/index.ts'
+import { type ReadGuide, widthsAt } from '../guide/index.ts'
 import type { Segment, WorkedStitch } from './types.ts'
 import { type StitchWork, workStitch } from './work-stitch.ts'
 
@@ -64,13 +64,28 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   return success({ worked, atLeast, deviationMm, tooTight: deviationMm > toleranceMm + 1e-9 })
 }
 
+/** Nowhere off the straight way from corner to corner. */
 function isStraight(path: MeasuredPath): boolean {
-  return path.points.length === path.corners.filter((corner) => corner > 0).length + 2
+  const bounds = [...new Set([0, ...path.corners, path.length])].sort((a, b) => a - b)
+  return bounds.slice(1).every((end, index) => {
+    const begin = bounds[index] as number
+    const from = placeAt(path, begin).at
+    const along = unit(subtract(placeAt(path, end, true).at, from))
+    if (along === null) return false
+    return path.points.every((at, point) => {
+      const travelled = path.starts[point] ?? path.length
+      const inside = travelled > begin && travelled < end
+      return !inside || Math.abs(dot(subtract(at, from), leftOf(along))) < STRAIGHT_MM
+    })
+  })
 }
+
+const STRAIGHT_MM = 1e-3
 
 /** How far the thread reaches to each side on a straight guide. */
 export function straightBand(work: StitchWork, worked: WorkedStitch): Band {
-  const straight = workOnStraight(work, worked.fitted.askedMm * 6)
+  const half = halfWidth(work.guide)
+  const straight = workOnStraight(work, Math.max(worked.fitted.askedMm * 6, 6 * (half ?? 0)), half)
   if (!straight) return { left: 0, right: 0 }
   let left = 0
   let right = 0
@@ -85,13 +100,23 @@ export function straightBand(work: StitchWork, worked: WorkedStitch): Band {
   return { left, right }
 }
 
-export function workOnStraight(work: Omit<StitchWork, 'guide'>, lengthMm: number): WorkedStitch | null {
+/** The furthest that a band reaches to either side; null for a line. */
+function halfWidth(guide: ReadGuide): number | null {
+  if (guide.kind !== 'line' || !guide.width) return null
+  if (guide.width.kind === 'even') return guide.width.halfMm
+  const { path, width } = guide
+  const reaches = Array.from({ length: 21 }, (_, index) => widthsAt(width, placeAt(path, (path.length * index) / 20, index === 20)))
+  return Math.max(...reaches.flatMap(({ left, right }) => [left, right]))
+}
+
+/** `halfMm`: on a band so wide to either side. */
+export function workOnStraight(work: Omit<StitchWork, 'guide'>, lengthMm: number, halfMm: number | null = null): WorkedStitch | null {
   const path = measurePath([
     { x: 0, y: 0 },
     { x: lengthMm, y: 0 },
   ])
   if (!path) return null
-  const guide: ReadGuide = { kind: 'line', path }
+  const guide: ReadGuide = { kind: 'line', path, ...(halfMm === null ? {} : { width: { kind: 'even', halfMm } }) }
   const { atLeast: _unused, ...rest } = work
   const worked = workStitch({ ...rest, guide, leftHand: false })
   return worked.ok ? worked.value : null
