@@ -1,8 +1,7 @@
 /**
- * What is drawn on the cloth for an exercise. Marks belong to the design: they are the same for both hands,
- * so they are always those of the right hand's working.
+ * What is drawn on the cloth for an exercise: its lines, where to start and which way, and the holes that are marked.
  */
-import type { Point } from '../geometry/index.ts'
+import type { MeasuredPath, Point } from '../geometry/index.ts'
 import { distance, leftOf, placeAt, step } from '../geometry/index.ts'
 import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
@@ -13,8 +12,15 @@ export type Mark =
   | { readonly kind: 'line'; readonly points: readonly Point[]; readonly closed: boolean }
   | { readonly kind: 'start'; readonly at: Point; readonly towards: Point }
 
-/** Holes nearer than this are one dot: "right beside" is judged by the needle, not by a mark. */
-export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkStyle, nth: number, besideMm: number): Mark[] {
+export interface MarkSettings {
+  readonly style: MarkStyle
+  readonly nth: number
+  /** Holes nearer than this are one dot: "right beside" is judged by the needle, not by a mark. */
+  readonly besideMm: number
+  readonly hand: 'right' | 'left'
+}
+
+export function drawMarks(guide: ReadGuide, worked: WorkedStitch, { style, nth, besideMm, hand }: MarkSettings): Mark[] {
   if (style === 'none') return []
   const marks: Mark[] = []
   if (guide.kind === 'line') marks.push(...linesOf(guide))
@@ -29,14 +35,23 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, style: MarkSty
     for (const pin of guide.pins) marks.push({ kind: 'line', points: [guide.base, pin], closed: false }, { kind: 'dot', at: pin, needle: 'down' })
   }
   if (guide.kind === 'line') {
-    const start = placeAt(guide.path, 0)
-    marks.push({ kind: 'start', at: start.at, towards: start.direction })
+    marks.push(startOf(guide.path, hand))
   }
   const dots = dotsOf(worked, besideMm)
   if (style === 'every-hole' || guide.kind === 'spots') marks.push(...dots)
   else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
   else if (style === 'ends-only') marks.push(...dots.slice(0, 1), ...dots.slice(1).slice(-1))
   return marks
+}
+
+/** The left hand begins at the other end; on a closed line at the same place, the other way round. */
+function startOf(path: MeasuredPath, hand: 'right' | 'left'): Mark {
+  if (hand === 'right') {
+    const { at, direction } = placeAt(path, 0)
+    return { kind: 'start', at, towards: direction }
+  }
+  const { at, direction } = placeAt(path, path.length, true)
+  return { kind: 'start', at, towards: { x: -direction.x, y: -direction.y } }
 }
 
 function gridLines(grid: Extract<ReadGuide, { kind: 'grid' }>): Mark[] {

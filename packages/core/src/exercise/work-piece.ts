@@ -4,7 +4,7 @@ import { caution, error, failure, type PieceId, type Problem, type Result, succe
 import { tightestRadius } from '../geometry/index.ts'
 import { type Guide, type GuideKind, guideServes, guideWord, readGuide, type ReadGuide } from '../guide/index.ts'
 import { measureCoverage } from '../measure/index.ts'
-import type { Exercise, Piece } from '../sampler/index.ts'
+import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
 import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
 import { checkLegs, checkLengths } from './check-lengths.ts'
 import { drawMarks, type Mark } from './marks.ts'
@@ -19,6 +19,9 @@ export interface WorkedPiece {
   readonly work: StitchWork
   readonly worked: WorkedStitch
   readonly marks: readonly Mark[]
+  readonly markStyle: MarkStyle
+  /** Every so many holes are marked where some are. */
+  readonly nth: number
   readonly coverage: number
   readonly toleranceMm: number
   readonly deviationMm: number
@@ -54,6 +57,8 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   if (!followed.ok) return followed
   const { worked, atLeast, deviationMm, tooTight } = followed.value
   const work: StitchWork = { ...plain, atLeast }
+  const markStyle = exercise.marks ?? document.marks ?? 'guide-only'
+  const nth = exercise.nth ?? 3
   const problems = [...checkLengths(assigned, guide, worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
   if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))
   return success({
@@ -64,7 +69,9 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
     assigned,
     work,
     worked,
-    marks: drawMarks(guide, worked, exercise.marks ?? document.marks ?? 'guide-only', exercise.nth ?? 3, materials.e),
+    marks: drawMarks(guide, worked, { style: markStyle, nth, besideMm: materials.e, hand: 'right' }),
+    markStyle,
+    nth,
     coverage: measureCoverage(work, worked),
     toleranceMm,
     deviationMm,

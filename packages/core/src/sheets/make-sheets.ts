@@ -5,9 +5,8 @@
 import { nameNeedle, nameThread } from '../materials/index.ts'
 import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
-import { placeAt } from '../geometry/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
-import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
+import { type Mark, marksForHand, roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
@@ -82,6 +81,13 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
   const bottom = Math.max(...boxes.map((box) => box.bottom)) + PATTERN_MARGIN_MM
   const columns = Math.max(1, Math.ceil((right - left) / area.widthMm - 1e-9))
   const rows = Math.max(1, Math.ceil((bottom - top) / area.heightMm - 1e-9))
+  const items = order.exercises.flatMap((done) => {
+    const marks = marksForHand(done, order.hand)
+    return [
+      ...done.pieces.flatMap((piece, index) => (piece.layer === 'frame' ? [] : drawMarkItems(marks[index] ?? [], PRINTED_MARKS))),
+      letter(done, marks[0] ?? [], order.hand, key.get(done.exercise.id) ?? ''),
+    ]
+  })
   const tiles: Layer[][] = []
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
@@ -91,10 +97,6 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
         y: alone ? top : top + row * area.heightMm,
       }
       const by = { x: area.left - from.x, y: area.top - from.y }
-      const items = order.exercises.flatMap((done) => [
-        ...done.pieces.flatMap((piece) => (piece.layer === 'frame' ? [] : drawMarkItems(piece.marks, PRINTED_MARKS))),
-        letter(done, key.get(done.exercise.id) ?? ''),
-      ])
       tiles.push([
         {
           name: 'marks',
@@ -114,14 +116,12 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
 }
 
 /** The exercise's letter, before its start. */
-function letter(done: WorkedExercise, text: string): DrawingItem {
-  const [{ guide }] = done.pieces
-  if (guide.kind === 'line') {
-    const start = placeAt(guide.path, 0)
-    return words(text, { x: start.at.x - start.direction.x * 6.4, y: start.at.y - start.direction.y * 6.4 + 1.5 }, 4.4, 'text-bold', INK, 'middle')
-  }
+function letter(done: WorkedExercise, marks: readonly Mark[], hand: Hand, text: string): DrawingItem {
+  const start = marks.find((mark) => mark.kind === 'start')
+  if (start) return words(text, { x: start.at.x - start.towards.x * 6.4, y: start.at.y - start.towards.y * 6.4 + 1.5 }, 4.4, 'text-bold', INK, 'middle')
   const box = boxOfExercise(done)
-  return words(text, { x: (box?.left ?? 0) - 3.5, y: box ? (box.top + box.bottom) / 2 + 1.5 : 0 }, 4.4, 'text-bold', INK, 'middle')
+  const x = hand === 'left' ? (box?.right ?? 0) + 3.5 : (box?.left ?? 0) - 3.5
+  return words(text, { x, y: box ? (box.top + box.bottom) / 2 + 1.5 : 0 }, 4.4, 'text-bold', INK, 'middle')
 }
 
 /** A cross to lay along the threads of the cloth, so that the pattern stands straight on the grain. */
