@@ -1,5 +1,6 @@
 /** What is known and chosen about the selected exercise. */
-import type { Result } from '@lemmata/core/base'
+import type { Problem, Result } from '@lemmata/core/base'
+import { mendFor, outsideProblem } from '@lemmata/core/mend'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
 import { fittedShare, nameOfStitch, possibleSubstitutes, spokenSize, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
@@ -93,8 +94,8 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       {done && <Substitutes sampler={sampler} done={done} />}
       {done && <Figures sampler={sampler} done={done} />}
       {done && <Trials exercise={exercise} setting={settingInWords(done, sampler)} />}
-      {result?.problems.map((problem) => (
-        <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
+      {problemsHere(result, sampler).map((problem) => (
+        <ProblemLine key={problem.code + problem.path.join()} problem={problem} mend={mendFor(problem, exercise, done, sampler)} />
       ))}
       <div>
         <Button size="small" danger onClick={remove}>
@@ -103,6 +104,13 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
       </div>
     </div>
   )
+}
+
+/** Of the exercise itself, and of the place where it lies. */
+function problemsHere(result: Result<WorkedExercise> | null, sampler: Sampler): readonly Problem[] {
+  if (!result?.ok) return result?.problems ?? []
+  const outside = outsideProblem(result.value, sampler)
+  return outside ? [outside, ...result.value.problems] : result.value.problems
 }
 
 /** What a sample was worked with, as the log keeps it. */

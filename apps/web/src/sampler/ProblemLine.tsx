@@ -1,8 +1,17 @@
 import type { Problem } from '@lemmata/core/base'
+import type { Mend } from '@lemmata/core/mend'
+import { Button } from 'antd'
 import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
+import { edit } from '../store/index.ts'
+
+interface Props {
+  readonly problem: Pick<Problem, 'severity' | 'message'>
+  /** Puts it right at a press. */
+  readonly mend?: Mend | null
+}
 
 /** A problem as a sentence with its sign: the sign and the word say what the colour says. */
-export function ProblemLine({ problem }: { problem: Pick<Problem, 'severity' | 'message'> }) {
+export function ProblemLine({ problem, mend = null }: Props) {
   const isError = problem.severity === 'error'
   return (
     <div className="problem">
@@ -10,6 +19,11 @@ export function ProblemLine({ problem }: { problem: Pick<Problem, 'severity' | '
       <span>
         <span className="visually-hidden">{isError ? 'Cannot be worked: ' : 'Caution: '}</span>
         {problem.message}
+        {mend && (
+          <Button size="small" className="mend" onClick={() => edit(mend.operation)}>
+            {mend.words}
+          </Button>
+        )}
       </span>
     </div>
   )

@@ -1,6 +1,6 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
-import { reachOutside } from '@lemmata/core/extent'
+import { outsideProblem } from '@lemmata/core/mend'
 import { brokenRules, courseSettings, planOf } from '@lemmata/core/order'
 import { courseFor, type WorkedInPage } from '../compute/use-worked.ts'
 
@@ -20,7 +20,8 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
   const settings = courseSettings(sampler)
   const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length
-  const outside = worked.done.filter((one) => reachOutside(one, sampler).reachMm > 0.05).length
+  const reaching = worked.done.filter((one) => outsideProblem(one, sampler) !== null)
+  const outside = reaching.length
   const refused = worked.done.filter((one) => one.problems.some((problem) => problem.code === 'assign.needle')).length
   const noThread = sampler.exercises.filter((exercise) => {
     const result = worked.results.get(exercise.id)
@@ -45,7 +46,16 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
       name: 'Cloth',
       complete: count > 0 && cloth === 0,
       wrong: cloth,
-      words: unworked > 0 ? `${unworked} cannot be worked` : outside > 0 ? `${outside} outside the clear area` : count > 0 ? 'all inside' : 'nothing yet',
+      words:
+        unworked > 0
+          ? `${unworked} cannot be worked`
+          : outside === 1
+            ? `${reaching[0]?.exercise.name ?? ''} reaches outside`
+            : outside > 0
+              ? `${outside} reach outside`
+              : count > 0
+                ? 'all inside'
+                : 'nothing yet',
     },
     {
       id: 'thread',

@@ -3,6 +3,7 @@ import { type AssignedThread, strandsInWords, wordForRole } from '@lemmata/core/
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { findThreadKind, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
+import { mendFor } from '@lemmata/core/mend'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import { type Exercise, type Material, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -76,7 +77,9 @@ function Rows({ sampler, exercise, letter, result }: RowsProps) {
           <td rowSpan={threads.length} style={{ width: 132 }}>
             <b>{exercise.name}</b>
             <div className="quiet">{done?.assigned.document.name}</div>
-            {result && !result.ok && result.problems[0] && <ProblemLine problem={result.problems[0]} />}
+            {result && !result.ok && result.problems[0] && (
+              <ProblemLine problem={result.problems[0]} mend={mendFor(result.problems[0], exercise, null, sampler)} />
+            )}
           </td>
         </>
       )}
@@ -174,7 +177,7 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
             </span>
             <span className="why">{assigned.needle.reason}</span>
             {cautions.map((one) => (
-              <ProblemLine key={one.code + one.path.join()} problem={one} />
+              <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler)} />
             ))}
           </>
         )}

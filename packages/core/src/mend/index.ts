@@ -1,0 +1,4 @@
+/** What is wrong with an exercise where it lies, and the edits that would put it right. */
+export { mendFor } from './mend-for.ts'
+export type { Mend } from './mend-for.ts'
+export { outsideProblem } from './outside.ts'
