@@ -114,6 +114,7 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
           options={threadOptions(sampler)}
           onChange={(thread) => set({ thread })}
         />
+        {assigned && <div className="quiet">Contrast with the cloth {assigned.contrast.toFixed(1)} to 1</div>}
         {own.thread !== undefined && role !== MAIN_ROLE && <Overruled what="the thread that would be chosen" onBack={() => chooseAgain('thread')} />}
         {assigned && done && isShaded(done, role) && (
           <Select<string[]>

@@ -4,7 +4,7 @@
  */
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
 import type { GuideKind } from '../guide/index.ts'
-import { type Bundle, type Cloth, makeBundle, type Needle, type NeedleFit, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
+import { type Bundle, type Cloth, contrast, makeBundle, type Needle, type NeedleFit, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
 import {
   applyBase,
   applyVariant,
@@ -16,7 +16,7 @@ import {
   type StitchDocument,
   type ThreadRole,
 } from '../notation/index.ts'
-import { type Exercise, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
+import { type Exercise, type SamplerCloth, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
 import { capitalised } from '../units/index.ts'
 import { adviseStrands, adviseStrandsBeside, whyStrands } from './advise-strands.ts'
@@ -37,6 +37,8 @@ export interface AssignedThread {
   /** What the core would choose, whether or not it was overruled. */
   readonly advisedStrands: Choice<number>
   readonly bundle: Bundle
+  /** Against the cloth, of the colour that shows least: 1 to 21. */
+  readonly contrast: number
   readonly needle: Choice<Needle>
   readonly needles: readonly NeedleFit[]
 }
@@ -86,9 +88,10 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
       main
         ? `${capitalised(strandsInWords(strands))}: ${makeBundle(kind, strands).lineWidthMm.toFixed(2)} mm wide.`
         : whyStrands({ document, kind, cloth, given: lengths }, strands)
-    const bundled = bundleOf(role, chosen.value, material.strands, advised.value, why)
+    const bundled = bundleOf(role, chosen.value, material.strands, advised.value, why, around.cloth)
     if (!bundled.ok) return bundled
     threads.push(bundled.value)
+    problems.push(...hardToSee(role, bundled.value, around.cloth))
   }
   const [first] = threads
   if (!first) return failure(error('assign.no-thread', ['materials'], `${document.name} has no pass to work.`))
@@ -162,12 +165,34 @@ function unknownRoles(exercise: Omit<Exercise, 'on'>, document: StitchDocument):
     )
 }
 
+/** Under this a line of thread is hardly told from the cloth; tone on tone is sometimes meant. WCAG asks 3 of what must be seen. */
+const SEEN_CONTRAST = 1.5
+
+function hardToSee(
+  role: ThreadRole,
+  { contrast: least, thread, shades }: Pick<AssignedThread, 'contrast' | 'thread' | 'shades'>,
+  cloth: SamplerCloth,
+): Problem[] {
+  if (least >= SEEN_CONTRAST) return []
+  const which = [thread.value, ...shades].reduce((low, one) =>
+    contrast(one.colour.hex, cloth.colour.hex) < contrast(low.colour.hex, cloth.colour.hex) ? one : low,
+  )
+  return [
+    caution(
+      'assign.contrast',
+      ['materials', role, 'thread'],
+      `${which.colour.name} hardly shows on ${cloth.colour.name}: their contrast is ${least.toFixed(2)} to 1, and under ${SEEN_CONTRAST} a line is lost. Leave it where tone on tone is meant.`,
+    ),
+  ]
+}
+
 function bundleOf(
   role: ThreadRole,
   { thread, kind, shades }: ChosenThread,
   wanted: number | undefined,
   advised: Choice<number>,
   why: (strands: number) => string,
+  cloth: SamplerCloth,
 ): Result<Omit<AssignedThread, 'needle' | 'needles'>> {
   if (wanted !== undefined && (!Number.isInteger(wanted) || wanted < 1 || wanted > kind.mostStrands))
     return failure(
@@ -178,5 +203,6 @@ function bundleOf(
       ),
     )
   const strands = wanted === undefined ? advised : { value: wanted, chosen: false, reason: why(wanted) }
-  return success({ role, thread, shades, kind, strands, advisedStrands: advised, bundle: makeBundle(kind, strands.value) })
+  const least = Math.min(...[thread.value, ...shades].map((one) => contrast(one.colour.hex, cloth.colour.hex)))
+  return success({ role, thread, shades, kind, contrast: least, strands, advisedStrands: advised, bundle: makeBundle(kind, strands.value) })
 }

@@ -3,7 +3,7 @@ import type { Point } from '../geometry/index.ts'
 import type { Demonstration, Step } from '../steps/index.ts'
 import { drawThread, type Detail, lookFor, type ThreadLook } from './draw-thread.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
-import { mix } from './colour.ts'
+import { mix } from '../materials/index.ts'
 import { type NumberFrame, type NumberPlace, placeNumbers } from './number-places.ts'
 
 export interface StepPicture {

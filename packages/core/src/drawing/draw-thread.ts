@@ -5,7 +5,7 @@
 import { leftOf, type Point, subtract, unit } from '../geometry/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import type { Patch, Segment, Side } from '../work/index.ts'
-import { mix } from './colour.ts'
+import { mix } from '../materials/index.ts'
 import type { DrawingItem, Stroke } from './drawing.ts'
 
 /** How much is drawn, by how large a thread appears. */

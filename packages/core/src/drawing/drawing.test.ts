@@ -6,21 +6,7 @@ import { reachOutside } from '../extent/index.ts'
 import { clearRadius } from '../materials/index.ts'
 import { newSampler, type Sampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
-import {
-  detailFor,
-  drawMarkItems,
-  drawSampler,
-  drawStep,
-  drawThread,
-  lookOf,
-  luminance,
-  mix,
-  moveItems,
-  PRINTED_MARKS,
-  scaleItems,
-  type Stroke,
-  writeSvg,
-} from './index.ts'
+import { detailFor, drawMarkItems, drawSampler, drawStep, drawThread, lookOf, moveItems, PRINTED_MARKS, scaleItems, type Stroke, writeSvg } from './index.ts'
 import { type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const sampler = newSampler('Drawn')
@@ -176,11 +162,5 @@ describe('writers and colours', () => {
     expect(JSON.stringify(items)).toBe(before)
     const disc = scaleItems([{ kind: 'disc', at: { x: 2, y: 4 }, radiusMm: 3 }], 2)[0]
     expect(disc).toEqual({ kind: 'disc', at: { x: 4, y: 8 }, radiusMm: 6 })
-  })
-
-  it('mixing and luminance', () => {
-    expect(mix('#000000', '#ffffff', 0.5)).toBe('#808080')
-    expect(luminance('#ffffff')).toBeCloseTo(1, 6)
-    expect(luminance('#000000')).toBe(0)
   })
 })

@@ -1,7 +1,6 @@
 /** Drawings in millimetres: thread, marks, the sampler, and their SVG. */
 export { moveItems, scaleItems } from './drawing.ts'
 export type { Disc, Drawing, DrawingItem, Face, Fill, Layer, Stroke, Words } from './drawing.ts'
-export { luminance, mix } from './colour.ts'
 export { detailFor, drawThread } from './draw-thread.ts'
 export type { Detail, ThreadLook } from './draw-thread.ts'
 export { DRAWN_MARKS, drawMarkItems, PRINTED_MARKS } from './draw-marks.ts'

@@ -1,6 +1,19 @@
 /** Bundles and needles against the figures of the craft. */
 import { describe, expect, it } from 'vitest'
-import { CLOTH_KINDS, type Cloth, findThreadKind, fitNeedles, makeBundle, nameNeedle, THREAD_KINDS, type ThreadKind, wantedShaft } from './index.ts'
+import {
+  CLOTH_KINDS,
+  type Cloth,
+  contrast,
+  findThreadKind,
+  fitNeedles,
+  luminance,
+  makeBundle,
+  mix,
+  nameNeedle,
+  THREAD_KINDS,
+  type ThreadKind,
+  wantedShaft,
+} from './index.ts'
 
 const cotton = findThreadKind('stranded-cotton', undefined) as ThreadKind
 const calico: Cloth = { name: 'calico', threadsPerCm: 24, thicknessMm: 0.28 }
@@ -95,5 +108,21 @@ describe('needles', () => {
         }
       }
     }
+  })
+})
+
+describe('colours', () => {
+  it('mixing and luminance', () => {
+    expect(mix('#000000', '#ffffff', 0.5)).toBe('#808080')
+    expect(luminance('#ffffff')).toBeCloseTo(1, 6)
+    expect(luminance('#000000')).toBe(0)
+  })
+
+  it('contrast is 21 of black on white, 1 of a colour on itself, whichever is named first', () => {
+    expect(contrast('#000000', '#FFFFFF')).toBeCloseTo(21, 9)
+    expect(contrast('#FFFFFF', '#000000')).toBeCloseTo(21, 9)
+    expect(contrast('#4B6D8F', '#4B6D8F')).toBe(1)
+    // #767676 is the lightest grey that reads on white by the 4.5 of WCAG AA.
+    expect(contrast('#767676', '#FFFFFF')).toBeCloseTo(4.54, 2)
   })
 })

@@ -24,7 +24,7 @@ function problemsOf(sampler: Sampler): readonly Problem[] {
 
 function mended(sampler: Sampler, code: string): Sampler {
   const problem = problemsOf(sampler).find((one) => one.code === code)
-  if (!problem) throw new Error(`no ${code} among ${problemsOf(sampler).map((one) => one.code)}`)
+  if (!problem) throw new Error(`no ${code} here`)
   const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)
   if (!mend) throw new Error(`no mend for ${code}`)
   const applied = applyOperation(sampler, mend.operation)

@@ -11,7 +11,7 @@ const sampler: Sampler = {
   ...newSampler('Isobars'),
   threads: [
     { id: 't1', kind: 'stranded-cotton', colour: { name: 'Rainwater', hex: '#4B6D8F' } },
-    { id: 't2', kind: 'soft-cotton', colour: { name: 'Cloud', hex: '#E8E4DA' } },
+    { id: 't2', kind: 'soft-cotton', colour: { name: 'Cloud', hex: '#6E7F86' } },
   ],
   drawing: { guides: [{ id: 'g1', guide: { kind: 'line', path: 'M 50 50 L 110 50' } }], groups: [] },
   exercises: [
@@ -90,5 +90,14 @@ describe('couching with soft cotton, tied by two strands', () => {
       ['t2', 1],
       ['t1', 1],
     ])
+  })
+})
+
+describe('a thread of nearly the colour of the cloth', () => {
+  it('is said, with both names and the contrast, for the thread that it is', () => {
+    const pale: Sampler = { ...sampler, threads: sampler.threads.map((one) => (one.id === 't2' ? { ...one, colour: { name: 'Mist', hex: '#EFE9DA' } } : one)) }
+    const [problem] = workSampler(pale).problems
+    expect(problem).toMatchObject({ code: 'assign.contrast', path: ['exercises', 0, 'materials', 'main', 'thread'] })
+    expect(problem?.message).toMatch(/Mist hardly shows on Calico: their contrast is 1\.\d\d to 1/)
   })
 })

@@ -21,3 +21,9 @@ export function luminance(hex: string): number {
   }) as [number, number, number]
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
+
+/** WCAG contrast of two colours, 1 (the same) to 21 (black on white). */
+export function contrast(a: string, b: string): number {
+  const [dark, light] = [luminance(a), luminance(b)].sort((one, other) => one - other) as [number, number]
+  return (light + 0.05) / (dark + 0.05)
+}
