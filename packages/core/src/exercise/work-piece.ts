@@ -3,8 +3,9 @@ import type { Assigned } from '../assign/index.ts'
 import { caution, error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
 import { tightestRadius } from '../geometry/index.ts'
 import { type Guide, type GuideKind, guideServes, guideWord, readGuide, type ReadGuide } from '../guide/index.ts'
-import { measureCoverage } from '../measure/index.ts'
+import { measureCoverage, measureOutside, type OutsideShape } from '../measure/index.ts'
 import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
+import { capitalised } from '../units/index.ts'
 import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
 import { checkLegs, checkLengths } from './check-lengths.ts'
 import { drawMarks, type Mark } from './marks.ts'
@@ -25,6 +26,8 @@ export interface WorkedPiece {
   readonly coverage: number
   readonly toleranceMm: number
   readonly deviationMm: number
+  /** Thread outside the shape that it fills. */
+  readonly outside: OutsideShape
   readonly problems: readonly Problem[]
 }
 
@@ -60,6 +63,8 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   const markStyle = exercise.marks ?? document.marks ?? 'guide-only'
   const nth = exercise.nth ?? 3
   const problems = [...checkLengths(assigned, guide, worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
+  const outside = measureOutside(work, worked)
+  if (outside.share > OUTSIDE_SAID) problems.push(outsideProblem(assigned, guide, outside))
   if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))
   return success({
     id: piece.id,
@@ -75,6 +80,7 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
     coverage: measureCoverage(work, worked),
     toleranceMm,
     deviationMm,
+    outside,
     problems,
   })
 }
@@ -83,6 +89,26 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
 export function roleThreads({ threads }: Pick<Assigned, 'threads'>): RoleThreads {
   return Object.fromEntries(
     threads.map(({ role, bundle, needle }) => [role, { D: bundle.diameterMm, W: bundle.lineWidthMm, F: bundle.flatWidthMm, ds: needle.value.shaftMm }]),
+  )
+}
+
+/** Less than a hundredth of the thread outside its shape is not seen. */
+const OUTSIDE_SAID = 0.01
+
+function outsideProblem({ document }: Assigned, guide: ReadGuide, { share, mostMm, acrossHole }: OutsideShape): Problem {
+  const name = document.name.toLowerCase()
+  const much = `${Math.max(1, Math.round(share * 100))} % of the thread that shows`
+  if (acrossHole)
+    return caution(
+      'exercise.across-hole',
+      ['on'],
+      `${capitalised(name)} crosses the hole of this shape: ${much} lies over it, by up to ${mostMm.toFixed(1)} mm. Choose a stitch that fills by rows, or divide the shape.`,
+    )
+  const mend = guide.kind === 'shape' && guide.vein ? 'Draw its vein inside the shape, from tip to tip' : 'Draw a vein inside it, from tip to tip'
+  return caution(
+    'exercise.outside-shape',
+    ['on'],
+    `${capitalised(name)} leaves its outline by up to ${mostMm.toFixed(1)} mm: ${much} lies outside. ${mend}, or choose a stitch that fills by rows.`,
   )
 }
 

@@ -22,6 +22,6 @@ export {
 } from './kinds.ts'
 export { gridPoint } from './kinds/grid.ts'
 export { NARROWEST_BAND_MM } from './limits.ts'
-export { widthsAt } from './rails.ts'
+export { middleOfRails, widthsAt } from './rails.ts'
 export { makeRuler, readRuler } from './ruler.ts'
 export type { Ruler, RulerLeg, RulerRequest } from './ruler.ts'

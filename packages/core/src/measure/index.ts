@@ -9,3 +9,5 @@ export type { Difficulty, DifficultyLoads, DifficultyPart, DifficultyWeights } f
 export { CLASS_PRESETS, classWeights, LOAD_GROUPS } from './class-weights.ts'
 export type { LoadGroup } from './class-weights.ts'
 export { secondHandMotions, untwistEvery } from './handling.ts'
+export { measureOutside } from './outside.ts'
+export type { OutsideShape } from './outside.ts'

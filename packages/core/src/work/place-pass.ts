@@ -1,7 +1,20 @@
 /** Which placement rule a pass asks for, given what guide it has: the one table that joins the two. */
 import { sum } from '../base/index.ts'
-import { extentAlong, insetRegion, leftOf, type MeasuredPath, measurePath, type Point, ringPath, subtract, tightestRadius, unit } from '../geometry/index.ts'
-import { gridPoint, type ReadGuide } from '../guide/index.ts'
+import {
+  extentAlong,
+  insetRegion,
+  isInRegion,
+  leftOf,
+  type MeasuredPath,
+  measurePath,
+  placeAt,
+  type Point,
+  ringPath,
+  subtract,
+  tightestRadius,
+  unit,
+} from '../geometry/index.ts'
+import { gridPoint, middleOfRails, type ReadGuide } from '../guide/index.ts'
 import type { Compiled } from '../notation/index.ts'
 import type { CompiledPlace } from './compiled.ts'
 import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
@@ -176,7 +189,10 @@ function joined(placed: readonly Placed[]): Placed {
   }
 }
 
-/** A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord. */
+/**
+ * A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord, and where
+ * that leaves the shape, as in a crescent, half way between its two sides.
+ */
 function alongVein(guide: ShapeGuide): LineGuide {
   const width = { kind: 'outline', points: guide.outline.points } as const
   if (guide.vein) return { kind: 'line', path: guide.vein, width }
@@ -193,7 +209,27 @@ function alongVein(guide: ShapeGuide): LineGuide {
       }
     }
   }
-  return { kind: 'line', path: measurePath(ends) as MeasuredPath, width }
+  const chord = measurePath(ends) as MeasuredPath
+  const outside = SHARES.filter((share) => !isInRegion([guide.outline.points], placeAt(chord, chord.length * share).at)).length
+  // A hollow side is crossed by a chord that still serves: on a straight vein both halves lie evenly.
+  const leaves = outside > MOST_OUTSIDE * SHARES.length
+  return { kind: 'line', path: (leaves && betweenSides(guide.outline, ends)) || chord, width }
+}
+
+const SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9]
+const MOST_OUTSIDE = 0.5
+
+/** From one end of an outline to the other, half way between the two ways round. */
+function betweenSides(outline: MeasuredPath, [from, to]: readonly [Point, Point]): MeasuredPath | null {
+  const ring = outline.points.slice(0, -1)
+  const at = ring.indexOf(from)
+  if (at < 0) return null
+  const turned = [...ring.slice(at), ...ring.slice(0, at)]
+  const far = turned.indexOf(to)
+  if (far < 1) return null
+  const left = measurePath(turned.slice(0, far + 1))
+  const right = measurePath([...turned.slice(far), from].reverse())
+  return left && right && middleOfRails(left, right)
 }
 
 /** The greatest width of a leaf, square to its vein, mm. */
