@@ -92,16 +92,20 @@ export function markedShare(worked: WorkedStitch, marks: readonly Mark[], beside
   return all === 0 ? 1 : Math.min(1, dots / all)
 }
 
+const CELLS_ACROSS = 2 ** 24
+
 function dotsOf(worked: WorkedStitch, besideMm: number): Extract<Mark, { kind: 'dot' }>[] {
   const dots: { at: Point; needle: 'up' | 'down' | 'both' }[] = []
-  const cells = new Map<string, number[]>()
+  const cells = new Map<number, number[]>()
   const size = Math.max(0.05, besideMm * 1.3)
   const cell = (value: number): number => Math.floor(value / size)
+  // Cloths are metres at the most: both numbers of a cell fit side by side into one.
+  const keyOf = (column: number, row: number): number => column * CELLS_ACROSS + row
   for (const hole of worked.holes) {
     let near = -1
     for (let dx = -1; dx <= 1 && near < 0; dx += 1) {
       for (let dy = -1; dy <= 1 && near < 0; dy += 1) {
-        for (const index of cells.get(`${cell(hole.x) + dx},${cell(hole.y) + dy}`) ?? []) {
+        for (const index of cells.get(keyOf(cell(hole.x) + dx, cell(hole.y) + dy)) ?? []) {
           if (distance((dots[index] as { at: Point }).at, hole) < size) near = index
         }
       }
@@ -111,7 +115,7 @@ function dotsOf(worked: WorkedStitch, besideMm: number): Extract<Mark, { kind: '
       if (dot.needle !== hole.move) dot.needle = 'both'
       continue
     }
-    const key = `${cell(hole.x)},${cell(hole.y)}`
+    const key = keyOf(cell(hole.x), cell(hole.y))
     const list = cells.get(key)
     if (list) list.push(dots.length)
     else cells.set(key, [dots.length])

@@ -94,29 +94,38 @@ export interface Nearest extends Place {
 export function nearestPlace(path: MeasuredPath, to: Point, from = 0, until = path.length): Nearest {
   const first = stretchAt(path, Math.max(0, from))
   const last = stretchAt(path, Math.min(path.length, until))
-  let best: Nearest | null = null
+  // Called for every place of every thread on a curve: only the best is made into a place.
+  let best = first
+  let bestShare = 0
+  let least = Infinity
   for (let index = first; index <= last; index += 1) {
     const a = path.points[index] as Point
     const b = path.points[index + 1] as Point
     const dx = b.x - a.x
     const dy = b.y - a.y
-    const size = Math.hypot(dx, dy)
-    const share = Math.min(1, Math.max(0, ((to.x - a.x) * dx + (to.y - a.y) * dy) / (size * size)))
-    const x = a.x + dx * share
-    const y = a.y + dy * share
-    const away = Math.hypot(to.x - x, to.y - y)
-    if (best === null || away < best.distance) {
-      const left = (dy * (to.x - x) - dx * (to.y - y)) / size
-      best = {
-        at: { x, y },
-        direction: { x: dx / size, y: dy / size },
-        travelled: (path.starts[index] as number) + size * share,
-        distance: away,
-        offset: left,
-      }
+    const share = Math.min(1, Math.max(0, ((to.x - a.x) * dx + (to.y - a.y) * dy) / (dx * dx + dy * dy)))
+    const offX = to.x - a.x - dx * share
+    const offY = to.y - a.y - dy * share
+    const square = offX * offX + offY * offY
+    if (square < least) {
+      least = square
+      best = index
+      bestShare = share
     }
   }
-  return best as Nearest
+  const a = path.points[best] as Point
+  const b = path.points[best + 1] as Point
+  const dx = b.x - a.x
+  const dy = b.y - a.y
+  const size = Math.hypot(dx, dy)
+  const at = { x: a.x + dx * bestShare, y: a.y + dy * bestShare }
+  return {
+    at,
+    direction: { x: dx / size, y: dy / size },
+    travelled: (path.starts[best] as number) + size * bestShare,
+    distance: Math.sqrt(least),
+    offset: (dy * (to.x - at.x) - dx * (to.y - at.y)) / size,
+  }
 }
 
 /** The same path with points at least `spacing` mm apart, each where it was; ends and corners are kept. */
