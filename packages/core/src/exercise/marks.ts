@@ -94,7 +94,19 @@ export function markedShare(worked: WorkedStitch, marks: readonly Mark[], beside
 
 const CELLS_ACROSS = 2 ** 24
 
-function dotsOf(worked: WorkedStitch, besideMm: number): Extract<Mark, { kind: 'dot' }>[] {
+type Dot = Extract<Mark, { kind: 'dot' }>
+/** Asked for by the marks and again by what counts those without one. */
+const known = new WeakMap<WorkedStitch, { readonly besideMm: number; readonly dots: readonly Dot[] }>()
+
+function dotsOf(worked: WorkedStitch, besideMm: number): readonly Dot[] {
+  const before = known.get(worked)
+  if (before?.besideMm === besideMm) return before.dots
+  const dots = gatherDots(worked, besideMm)
+  known.set(worked, { besideMm, dots })
+  return dots
+}
+
+function gatherDots(worked: WorkedStitch, besideMm: number): Dot[] {
   const dots: { at: Point; needle: 'up' | 'down' | 'both' }[] = []
   const cells = new Map<number, number[]>()
   const size = Math.max(0.05, besideMm * 1.3)
