@@ -2,6 +2,7 @@
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
@@ -42,6 +43,7 @@ export function makeApp(settings: AppSettings): Express {
       strictTransportSecurity: false,
     }),
   )
+  app.use(compression())
   app.use(pinoHttp({ logger: settings.log, autoLogging: false }))
   const api = express.Router()
   api.get('/health', async (_request, response) => {

@@ -44,6 +44,8 @@ describe('the shelf', () => {
     const { id } = await makeSampler(ada, { document })
     const out = await ada.agent.get(`/api/samplers/${id}/document`)
     expect(out.headers['content-disposition']).toContain('Six-Thursdays.json')
+    // Compressed on its way.
+    expect(out.headers['content-encoding']).toBe('gzip')
     expect(JSON.parse(out.text)).toEqual(JSON.parse(JSON.stringify(document)))
   })
 

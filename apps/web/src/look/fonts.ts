@@ -1,7 +1,7 @@
 /** The faces that screen and paper share, shipped with the application. */
-import heading from '@expo-google-fonts/alegreya/700Bold/Alegreya_700Bold.ttf?url'
-import regular from '@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf?url'
-import semibold from '@expo-google-fonts/source-sans-3/600SemiBold/SourceSans3_600SemiBold.ttf?url'
+import heading from '@expo-google-fonts/alegreya/700Bold/Alegreya_700Bold.ttf?woff2'
+import regular from '@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf?woff2'
+import semibold from '@expo-google-fonts/source-sans-3/600SemiBold/SourceSans3_600SemiBold.ttf?woff2'
 import type { Face } from '@lemmata/core/drawing'
 
 const faces = [
