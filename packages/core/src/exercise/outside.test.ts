@@ -56,3 +56,27 @@ describe('a hole that is to stay free', () => {
     }
   })
 })
+
+describe('a sharp cusp', () => {
+  const CUSP: Guide = { kind: 'shape', path: 'M 20 50 L 60 49.2 L 60 50.8 Z' }
+
+  it.each(['satin-stitch', 'padded-satin'])('is filled by %s; chords too short to sew are passed over', (stitch) => {
+    const worked = work(stitch, CUSP)
+    if (!worked.ok) throw new Error(worked.problems[0]?.message)
+    // 1.6 mm at its broad end, 40 mm long: a chord of 0.2 mm lies an eighth of the way up.
+    const holes = worked.value.worked.holes.map((hole) => hole.x)
+    expect(Math.min(...holes)).toBeGreaterThan(24)
+    expect(Math.max(...holes)).toBeGreaterThan(58)
+  })
+
+  it('fills of rows have a place in every disc from 3 to 12 mm', () => {
+    for (let radius = 3; radius < 12; radius += 0.1) {
+      const disc: Guide = {
+        kind: 'shape',
+        path: `M ${50 + radius} 50 A ${radius} ${radius} 0 0 0 ${50 - radius} 50 A ${radius} ${radius} 0 0 0 ${50 + radius} 50 Z`,
+      }
+      const worked = work('split-filling', disc)
+      expect(worked.ok, radius.toFixed(1)).toBe(true)
+    }
+  })
+})

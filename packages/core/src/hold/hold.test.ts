@@ -92,6 +92,12 @@ describe('the shortest safe cut', () => {
     const loop = worked.segments.filter((segment) => segment.kind === 'loop')[20] as { sequence: number }
     expect(safeCut(worked, loop.sequence)?.sentence).toContain('Do not cut')
   })
+
+  it('never draws a knot back through the cloth', () => {
+    const { worked } = work('french-knot')
+    const knot = worked.segments.find((segment) => segment.kind === 'knot')
+    expect(safeCut(worked, knot?.sequence ?? -1)?.sentence).toMatch(/^A knot is not drawn out: cut it off on the front/)
+  })
 })
 
 describe('mistakes', () => {

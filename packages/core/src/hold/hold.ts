@@ -119,10 +119,17 @@ export function safeCut(worked: WorkedStitch, sequence: number): SafeCut | null 
   else drawBackTo(after, drawBack)
   drawBackTo(before, drawBack)
   const stitches = new Set(segments.filter((segment) => drawBack.has(segment.sequence) && segment.side === 'front').map((segment) => segment.from)).size
-  const sentence = isLooped
-    ? `Loops hold only from one side: undo the end of the row and take the loops back one by one, ${stitches} of them, to this one. Do not cut.`
-    : `Turn the work over, cut the thread behind this stitch, and draw ${stitches} ${stitches === 1 ? 'stitch' : 'stitches'} out: both ends are then ${END_MM} mm long and can be woven in.`
+  const sentence = isKnot(target)
+    ? 'A knot is not drawn out: cut it off on the front, close to the cloth, and pick the ends out behind. Work it again with a new thread.'
+    : isLooped
+      ? `Loops hold only from one side: undo the end of the row and take the loops back one by one, ${stitches} of them, to this one. Do not cut.`
+      : `Turn the work over, cut the thread behind this stitch, and draw ${stitches} ${stitches === 1 ? 'stitch' : 'stitches'} out: both ends are then ${END_MM} mm long and can be woven in.`
   return { cut: cut.sequence, drawBack, sentence }
+}
+
+/** Its turns hold it: what is wound does not come back through the cloth. */
+function isKnot({ kind }: Segment): boolean {
+  return kind === 'knot' || kind === 'coil'
 }
 
 function drawBackTo(pieces: readonly Segment[], drawBack: Set<number>): void {

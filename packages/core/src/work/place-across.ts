@@ -46,7 +46,8 @@ export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
   if (guide.areaMm2 / (pitchMm * pitchMm) > MOST_FRAMES * 10)
     return failed(['pitch'], `Stitches ${pitchMm.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them in this shape. Ask for wider ones.`)
   const region = request.insetMm === 0 ? guide.region : insetRegion(guide.region, request.insetMm)
-  const { sections, reach, gap } = sectionsAcross(guide, region, pitchMm, request.turnRad)
+  const { sections: all, reach, gap } = sectionsAcross(guide, region, pitchMm, request.turnRad)
+  const sections = all.map((section) => section.filter(isSewn)).filter((section) => section.length > 0)
   const chords = sections.flat()
   if (chords.length === 0)
     return failed(
@@ -59,6 +60,13 @@ export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
   if (frames.length === 0) return failed(['pitch'], 'No stitch fits into this shape.')
   if (request.mirror && !request.cuts) frames.reverse()
   return oneRun(frames, reach, request.cuts ? reach / Math.max(1, chords.length) : gap)
+}
+
+/** In a sharp cusp chords come to nothing: what is shorter than a needle's hole is passed over. mm */
+const SHORTEST_CHORD_MM = 0.2
+
+function isSewn({ a, b }: Chord): boolean {
+  return Math.hypot(a.x - b.x, a.y - b.y) >= SHORTEST_CHORD_MM
 }
 
 /** The chords of a region in sections that are worked one after the other. */
