@@ -1,0 +1,58 @@
+/** The pattern at 1:1 over several pages: what leaves one page comes in on the next, to the tenth of a millimetre. */
+import { describe, expect, it } from 'vitest'
+import { workSampler } from '../exercise/index.ts'
+import { newSampler, type Sampler } from '../sampler/index.ts'
+import { contentArea, makeSheets } from './index.ts'
+
+const words = (text: string, sizeMm: number): number => text.length * sizeMm * 0.5
+const sampler: Sampler = {
+  ...newSampler('Long'),
+  cloth: { ...newSampler('Long').cloth, widthMm: 500, heightMm: 900 },
+  drawing: {
+    guides: [
+      { id: 'g1', guide: { kind: 'line', path: 'M 100 20 L 100 620' } },
+      { id: 'g2', guide: { kind: 'line', path: 'M 20 300 L 420 300' } },
+    ],
+    groups: [],
+  },
+  exercises: [
+    { id: 'e1', name: 'Down', stitch: 'back-stitch', on: [{ guide: 'g1' }], marks: 'guide-only' },
+    { id: 'e2', name: 'Across', stitch: 'back-stitch', on: [{ guide: 'g2' }], marks: 'guide-only' },
+  ],
+}
+
+describe('the pattern on several pages', () => {
+  const pages = makeSheets({ sampler, exercises: workSampler(sampler).done, title: 'All', page: 'a4', hand: 'right', measure: words })
+  const area = contentArea('a4')
+  const tiles = pages
+    .flatMap((page) => page.layers.filter((layer) => layer.name === 'marks'))
+    .map((layer) => {
+      const strokes = layer.items.flatMap((item) => (item.kind === 'stroke' ? item.paths : []))
+      const longest = strokes
+        .filter((path) => path.length === 2)
+        .sort(
+          (a, b) =>
+            Math.hypot((b[1]?.x ?? 0) - (b[0]?.x ?? 0), (b[1]?.y ?? 0) - (b[0]?.y ?? 0)) -
+            Math.hypot((a[1]?.x ?? 0) - (a[0]?.x ?? 0), (a[1]?.y ?? 0) - (a[0]?.y ?? 0)),
+        )
+      return { down: longest[0]?.[0] ?? { x: 0, y: 0 }, clip: layer.clip }
+    })
+
+  it('has as many pages as its 418 by 618 mm, margins and all, need', () => {
+    const columns = Math.ceil((400 + 18) / area.widthMm)
+    const rows = Math.ceil((600 + 18) / area.heightMm)
+    expect(tiles.length).toBe(columns * rows)
+  })
+
+  it('goes on from page to page by just the height of the area, and from column to column by its width', () => {
+    const columns = Math.ceil((400 + 18) / area.widthMm)
+    const [first, beside, below] = [tiles[0], tiles[1], tiles[columns]]
+    expect((first?.down.x ?? 0) - (beside?.down.x ?? 0)).toBeCloseTo(area.widthMm, 6)
+    expect((first?.down.y ?? 0) - (beside?.down.y ?? 0)).toBeCloseTo(0, 6)
+    expect((first?.down.y ?? 0) - (below?.down.y ?? 0)).toBeCloseTo(area.heightMm, 6)
+  })
+
+  it('shows on each page what lies in its area and nothing besides', () => {
+    for (const { clip } of tiles) expect(clip).toEqual({ left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm })
+  })
+})
