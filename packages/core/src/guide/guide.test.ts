@@ -9,6 +9,7 @@ import {
   type Matrix,
   mirrorIn,
   moveBy,
+  parsePath,
   nearestPlace,
   type Point,
   scaleAbout,
@@ -30,6 +31,20 @@ import {
   transformGuide,
   withSize,
 } from './index.ts'
+
+/** Every coordinate that a guide is drawn by, whatever field holds it: paths as their points, pairs as they are. */
+function coordinatesOf(value: unknown): readonly (readonly [number, number])[] {
+  if (typeof value === 'string') {
+    const path = parsePath(value)
+    return path.ok ? path.value.points.map(({ x, y }) => [x, y] as const) : []
+  }
+  if (Array.isArray(value)) {
+    const [x, y] = value as unknown[]
+    if (value.length === 2 && typeof x === 'number' && typeof y === 'number') return [[x, y]]
+    return value.flatMap(coordinatesOf)
+  }
+  return value !== null && typeof value === 'object' ? Object.entries(value).flatMap(([key, one]) => (key === 'turnsRad' ? [] : coordinatesOf(one))) : []
+}
 
 const GUIDES: readonly Guide[] = [
   { kind: 'line', path: 'M 10 20 C 20 0 40 40 60 20 L 70 40' },
@@ -245,3 +260,15 @@ function inverse([a, b, c, d, e, f]: Matrix): Matrix {
   const det = a * d - b * c
   return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det]
 }
+
+describe('a guide that is moved', () => {
+  it.each(GUIDES)('$kind %# leaves nothing behind: vein, directions, holes, rails and pins go with it', (guide) => {
+    const before = coordinatesOf(guide)
+    const after = coordinatesOf(transformGuide(guide, moveBy({ x: 12.5, y: -7 })))
+    expect(after.length).toBe(before.length)
+    before.forEach(([x, y], index) => {
+      expect(after[index]?.[0]).toBeCloseTo(x + 12.5, 1)
+      expect(after[index]?.[1]).toBeCloseTo(y - 7, 1)
+    })
+  })
+})

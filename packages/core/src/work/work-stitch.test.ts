@@ -241,3 +241,27 @@ describe('the post rule', () => {
     }
   })
 })
+
+describe('a thread that is to be split', () => {
+  const splitAt = (aside: number) =>
+    workStitch(
+      request(
+        stitch({
+          passes: [
+            {
+              name: 'line',
+              place: along,
+              repeat: [{ up: [0, 0] }, { down: ['L', 0], as: 'st' }, { up: ['0.5*L', aside], split: 'st' }, { down: ['L', aside + 3] }],
+            },
+          ],
+        }),
+        line('M 0 0 L 4 0'),
+      ),
+    )
+
+  it('is split from 1.5 mm beside 4 mm of it (half a millimetre and a quarter of its length), and not from 1.6', () => {
+    expect(splitAt(1.4).ok).toBe(true)
+    const beside = splitAt(1.6)
+    expect(beside.ok ? '' : beside.problems[0]?.message).toContain('the hole lies 1.60 mm beside "st", so the needle would not split it')
+  })
+})
