@@ -1,6 +1,6 @@
 /** A lost connection, a second tab, an expired session: nothing is lost and the page says what is true. */
 import { expect, test } from '@playwright/test'
-import { makeTeacher, newSampler, saved, stage, teach } from './pages.ts'
+import { makeTeacher, newSampler, saved, signIn, stage, teach } from './pages.ts'
 
 test('keeps changes while the connection is down and sends them when it is back', async ({ page, context }) => {
   await makeTeacher(page)
@@ -53,4 +53,16 @@ test('an expired session keeps the change and sends it after signing in again', 
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(page.locator('.spine-row', { hasText: 'Still here' })).toBeVisible()
   await saved(page)
+})
+
+test('a worker that breaks is said in a sentence, and the page goes on', async ({ page }) => {
+  await page.route(/work\.worker/, (route) => route.fulfill({ contentType: 'text/javascript', body: 'throw new Error("broken")' }))
+  await signIn(page)
+  await page
+    .getByRole('link', { name: /Six Thursdays/ })
+    .first()
+    .click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Working the stitches stopped unexpectedly.' })).toBeVisible()
+  await stage(page, 'Brief')
+  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible()
 })

@@ -10,6 +10,7 @@ import { canTakeBack, edit, redo, samplerKey, undo, useAppDispatch, useAppSelect
 import { unsentOf } from '../store/unsent.ts'
 import { classClosed } from '../store/class.ts'
 import { exerciseSelected, type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
+import { Failure } from './Failure.tsx'
 import { PanelBoundary } from './PanelBoundary.tsx'
 import { SaveState } from './SaveState.tsx'
 import { Shortcuts } from './Shortcuts.tsx'
@@ -134,6 +135,7 @@ function Work({ open }: { open: OpenSampler }) {
         <div className="body">
           {WITH_SPINE.includes(stage) ? <Spine sampler={sampler} onMove={move} /> : <span />}
           <main id="stage" tabIndex={-1}>
+            {worked.failed !== null && <Failure sentence={worked.failed} />}
             <PanelBoundary name="This stage" key={stage}>
               <Outlet context={sampler} />
             </PanelBoundary>

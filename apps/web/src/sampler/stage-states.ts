@@ -29,6 +29,8 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
   }).length
   const things = (many: number, one: string, more: string): string => (many === 1 ? `1 ${one}` : `${many} ${more}`)
   const cloth = unworked + outside
+  // Of what has not been worked nothing is known.
+  const known = worked.failed === null
   const thread = refused + noThread
   const printedNow = printedVersion !== null && printedVersion === version
   return [
@@ -44,7 +46,7 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
     {
       id: 'cloth',
       name: 'Cloth',
-      complete: count > 0 && cloth === 0,
+      complete: known && count > 0 && cloth === 0,
       wrong: cloth,
       words:
         unworked > 0
@@ -60,9 +62,9 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
     {
       id: 'thread',
       name: 'Thread',
-      complete: count > 0 && thread === 0,
+      complete: known && count > 0 && thread === 0,
       wrong: thread,
-      words: thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet',
+      words: !known ? 'not worked' : thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet',
     },
     { id: 'sheets', name: 'Sheets', complete: printedNow, wrong: 0, words: printedNow ? 'printed' : printedVersion === null ? 'not printed' : 'changed since' },
   ]

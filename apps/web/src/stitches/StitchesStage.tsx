@@ -24,6 +24,7 @@ import { StitchPanel } from './StitchPanel.tsx'
 import { workSwatch } from './swatch.ts'
 import { asTried, type Trial } from './TryIt.tsx'
 import { useOwnStitches } from './use-own-stitches.ts'
+import { Failure } from '../sampler/Failure.tsx'
 import { useWall, type Wall } from './use-wall.ts'
 import { WallFilters } from './WallFilters.tsx'
 import { WriteStitch } from './WriteStitch.tsx'
@@ -115,6 +116,7 @@ export function StitchesStage() {
     )
   return (
     <div className="scroll">
+      {wall.failed !== null && <Failure sentence={wall.failed} />}
       <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 10, flexWrap: 'wrap' }}>
         <div style={{ flex: 1, minWidth: 220 }}>
           <h1>Stitches</h1>

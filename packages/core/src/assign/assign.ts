@@ -174,9 +174,7 @@ function hardToSee(
   cloth: SamplerCloth,
 ): Problem[] {
   if (least >= SEEN_CONTRAST) return []
-  const which = [thread.value, ...shades].reduce((low, one) =>
-    contrast(one.colour.hex, cloth.colour.hex) < contrast(low.colour.hex, cloth.colour.hex) ? one : low,
-  )
+  const which = [thread.value, ...shades].find((one) => contrast(one.colour.hex, cloth.colour.hex) === least) ?? thread.value
   return [
     caution(
       'assign.contrast',

@@ -1,7 +1,7 @@
 /** Paths, places and angles carried by a matrix, and a few helpers that the kinds share. */
 import svgpath from 'svgpath'
 import { error, failure, type Result } from '../base/index.ts'
-import { carryAngle, carryPoint, type Matrix, type MeasuredPath, type Point } from '../geometry/index.ts'
+import { carryAngle, carryPoint, type Matrix, type Point } from '../geometry/index.ts'
 import type { GuidePart, Pair } from './types.ts'
 
 /** A ten-thousandth of a millimetre: what is carried there and back is the same to any eye and any needle. */
@@ -44,10 +44,6 @@ export function pointOf(at: Pair): Point {
 export function pathData(points: readonly Point[], closed: boolean): string {
   const shown = closed && points.length > 1 ? points.slice(0, -1) : points
   return `${shown.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'} ${tidy(x)} ${tidy(y)}`).join(' ')}${closed ? ' Z' : ''}`
-}
-
-export function endsOf(path: MeasuredPath): readonly [Point, Point] {
-  return [path.points[0] as Point, path.points[path.points.length - 1] as Point]
 }
 
 const PART_WORDS: Readonly<Record<GuidePart, string>> = {

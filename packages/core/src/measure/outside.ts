@@ -2,7 +2,7 @@
  * Thread that lies outside the shape it is to fill: beyond the outline, or across a hole that was to stay free.
  * Measured on the front thread at five places of each piece.
  */
-import { isInRegion, type Point, type Region } from '../geometry/index.ts'
+import { isInRegion, measurePath, nearestPlace, type Point, type Region } from '../geometry/index.ts'
 import type { StitchWork, WorkedStitch } from '../work/index.ts'
 
 export interface OutsideShape {
@@ -23,7 +23,8 @@ const PLACES = [0, 0.25, 0.5, 0.75, 1]
 export function measureOutside({ guide, materials }: Pick<StitchWork, 'guide' | 'materials'>, { segments }: Pick<WorkedStitch, 'segments'>): OutsideShape {
   if (guide.kind !== 'shape') return NOTHING
   const allowed = Math.max(ALLOWED_MM, ALLOWED_WIDTHS * materials.W)
-  const outline: Region = [guide.region[0] as readonly Point[]]
+  const outline: Region = [guide.outline.points]
+  const edges = [guide.outline, ...guide.region.slice(1).flatMap((hole) => measurePath(hole, true) ?? [])]
   let inFront = 0
   let outside = 0
   let mostMm = 0
@@ -34,7 +35,7 @@ export function measureOutside({ guide, materials }: Pick<StitchWork, 'guide' | 
     for (const share of PLACES) {
       const at = placeOn(points, share)
       if (isInRegion(guide.region, at)) continue
-      const off = distanceToRegion(guide.region, at)
+      const off = Math.min(...edges.map((edge) => nearestPlace(edge, at).distance))
       if (off <= allowed) continue
       outside += lengthMm / PLACES.length
       mostMm = Math.max(mostMm, off)
@@ -52,17 +53,4 @@ function placeOn(points: readonly Point[], share: number): Point {
   const b = points[index + 1] ?? a
   const rest = along - index
   return { x: a.x + (b.x - a.x) * rest, y: a.y + (b.y - a.y) * rest }
-}
-
-function distanceToRegion(region: Region, at: Point): number {
-  let least = Infinity
-  for (const ring of region) {
-    ring.forEach((a, index) => {
-      const b = ring[(index + 1) % ring.length] as Point
-      const square = (b.x - a.x) ** 2 + (b.y - a.y) ** 2
-      const share = square === 0 ? 0 : Math.max(0, Math.min(1, ((at.x - a.x) * (b.x - a.x) + (at.y - a.y) * (b.y - a.y)) / square))
-      least = Math.min(least, Math.hypot(at.x - a.x - share * (b.x - a.x), at.y - a.y - share * (b.y - a.y)))
-    })
-  }
-  return least
 }

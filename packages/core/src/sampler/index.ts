@@ -5,7 +5,7 @@ export { newSampler, USUAL_BRIEF, USUAL_WAYS, usualCloth, waysFor } from './defa
 export { BRIEF_FIELDS, CLOTH_FIELDS, EXERCISE_FIELDS, GROUP_FIELDS, GUIDE_FIELDS, THREAD_FIELDS } from './fields.ts'
 export { applyOperation, invertOperation } from './operations/index.ts'
 export type { BriefChange, ExerciseChange, Operation, OperationKind, SingleOperation } from './operations/index.ts'
-export { boxOfGuides, countPieces, layAlone, layExercise, layExercises, matricesFor, MOST_PIECES, pieceId } from './pieces.ts'
+export { boxOfGuides, layAlone, layExercise, layExercises, matricesFor, MOST_PIECES, pieceId } from './pieces.ts'
 export type { LaidExercise, Piece } from './pieces.ts'
 export { danglingReferences, dropDangling, guideOfPiece, referencesOf, usersOf } from './references.ts'
 export type { Named, Reference } from './references.ts'

@@ -5,7 +5,7 @@
 import { error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
 import { type Box, boxOf, inTurn, type Matrix, type Point, UNMOVED } from '../geometry/index.ts'
 import { gridPoint, type Guide, partOfGuide, readGuide, type ReadGuide, transformGuide } from '../guide/index.ts'
-import { countCopies, matricesOf } from './copies.ts'
+import { matricesOf } from './copies.ts'
 import type { DrawnGuide, Exercise, GuideDrawing, GuideGroup, PieceChange, Sampler, WorkedOn } from './types.ts'
 
 export interface Piece {
@@ -94,11 +94,6 @@ export function matricesFor(drawn: DrawnGuide, drawing: GuideDrawing): readonly 
   if (!group?.copies) return own
   const members = drawing.guides.filter((one) => group.members.includes(one.id))
   return matricesOf(group.copies, middleOf(members)).flatMap((outer) => own.map((inner) => inTurn(inner, outer)))
-}
-
-export function countPieces(drawn: DrawnGuide, drawing: GuideDrawing): number {
-  const group = drawing.groups.find((one) => one.members.includes(drawn.id))
-  return countCopies(drawn.copies) * countCopies(group?.copies)
 }
 
 /** The middle of the box round some guides, as first drawn. */
