@@ -204,7 +204,7 @@ function tryOut(document: StitchDocument): Result<WorkedExercise> {
 function stitches(): Result<Answer> {
   const worked = LIBRARY.map((document) => ({ document, done: tryOut(document) }))
   const course = worked.flatMap(({ document, done }) =>
-    done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.difficulty.score, motions: motionsOf(done.value) }] : [],
+    done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.stitchDifficulty.score, motions: motionsOf(done.value) }] : [],
   )
   const rests = restsOn(course)
   const output = worked.map(({ document, done }) => ({
@@ -215,7 +215,7 @@ function stitches(): Result<Answer> {
     guide: document.guide,
     restsOn: rests.get(document.id)?.map((one) => one.on) ?? [],
     motions: done.ok ? motionsOf(done.value) : [],
-    difficulty: done.ok ? done.value.difficulty.score : null,
+    difficulty: done.ok ? done.value.stitchDifficulty.score : null,
     threads: done.ok ? done.value.assigned.threads.map((one) => one.role) : [],
   }))
   return success({ output, wrong: false })
@@ -226,7 +226,7 @@ function stitch(given: unknown): Result<Answer> {
   if (!read.ok) return read
   const done = tryOut(read.value)
   if (!done.ok) return done
-  const { assigned, difficulty } = done.value
+  const { assigned, stitchDifficulty: difficulty } = done.value
   const shown = demonstrate({
     document: assigned.document,
     parameters: assigned.parameters,

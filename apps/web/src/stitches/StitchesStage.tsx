@@ -225,7 +225,7 @@ function Swatch({ document, wall, side, clothHex, own, pressed, onChoose, isComp
           <b>{document.name}</b>
           <span className="quiet" style={{ fontSize: 13, display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             {own ? 'your own' : (document.family ?? '')}
-            {result && (result.ok ? <Slope score={result.value.difficulty.score} /> : <span className="wrong">cannot be worked here</span>)}
+            {result && (result.ok ? <Slope score={result.value.stitchDifficulty.score} /> : <span className="wrong">cannot be worked here</span>)}
           </span>
         </span>
       </button>

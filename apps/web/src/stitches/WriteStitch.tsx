@@ -156,7 +156,7 @@ export function WriteStitch({ first, around, clothHex, onSampler, onLibrary, onC
             ))}
             {tried.result?.ok && (
               <p className="fine">
-                It can be worked: {tried.result.value.pieces[0].worked.fitted.count} stitches, difficulty {Math.round(tried.result.value.difficulty.score)}.
+                It can be worked: {tried.result.value.pieces[0].worked.fitted.count} stitches, difficulty {Math.round(tried.result.value.stitchDifficulty.score)}.
               </p>
             )}
           </div>

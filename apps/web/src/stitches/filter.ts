@@ -45,6 +45,6 @@ export function isShown(document: StitchDocument, result: Result<WorkedExercise>
   const { taught } = filter
   if (taught && !motions.every((motion) => taught.has(motion))) return false
   if (filter.stage === null) return true
-  const { score } = result.value.difficulty
+  const { score } = result.value.stitchDifficulty
   return score <= (STAGES[filter.stage]?.upTo ?? 100) && score > (STAGES[filter.stage - 1]?.upTo ?? -1)
 }

@@ -6,8 +6,8 @@ import { assignMaterials, type Assigned, mainLength, type Surroundings } from '.
 import { failure, type Problem, type Result, success } from '../base/index.ts'
 import { distance, type Point, tightestRadius } from '../geometry/index.ts'
 import { type GuideKind, lengthToDraw, type ReadGuide } from '../guide/index.ts'
-import { classWeights, type Difficulty, measureMinutes, measureWidth, type Minutes, rateDifficulty, sumUses, type ThreadUse } from '../measure/index.ts'
-import { cycleOf, type Move, type StitchDocument } from '../notation/index.ts'
+import { classWeights, type Difficulty, measureMinutes, measureWidth, type Minutes, rateDifficulty, rateStitch, type SettingLoads, type StitchLoads, sumUses, type ThreadUse } from '../measure/index.ts'
+import { cycleOf, type Move } from '../notation/index.ts'
 import type { Exercise, LaidExercise, Material, Materials, Piece } from '../sampler/index.ts'
 import type { MotionCounts, WorkedStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
@@ -33,6 +33,8 @@ export interface WorkedExercise {
   readonly coverage: number
   readonly minutes: Minutes
   readonly difficulty: Difficulty
+  /** Of the stitch alone, its size, curve, marks, strands and minutes left aside. */
+  readonly stitchDifficulty: Difficulty
   readonly problems: readonly Problem[]
 }
 
@@ -97,7 +99,9 @@ function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise[
   const thread = sumUses(threads.map((one) => one.use))
   const drawnMm = sumOf(pieces, (piece) => lengthToDraw(piece.guide))
   const minutes = measureMinutes(motions, thread.needlefuls, drawnMm, around.brief.level)
-  const difficulty = rateDifficulty({ ...loadsOf(assigned, pieces), motions, minutes: minutes.total }, classWeights(around.brief.hardFor))
+  const weights = classWeights(around.brief.hardFor)
+  const stitch = stitchLoads(assigned, pieces)
+  const difficulty = rateDifficulty(stitch, settingLoads(assigned, pieces, minutes.total), weights)
   return {
     exercise,
     assigned,
@@ -110,32 +114,40 @@ function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise[
     coverage: sumOf(pieces, (piece) => piece.coverage * sizeOf(piece.guide)) / sumOf(pieces, (piece) => sizeOf(piece.guide)),
     minutes,
     difficulty,
+    stitchDifficulty: rateStitch(stitch, weights),
     problems,
   }
 }
 
-/** What counts in the difficulty: of all pieces together, or of the hardest of them. */
-function loadsOf(assigned: Assigned, pieces: WorkedExercise['pieces']) {
-  const { document, main, parameters, materials } = assigned
+/** What the stitch asks, of all pieces together. */
+function stitchLoads({ base, document }: Assigned, pieces: WorkedExercise['pieces']): StitchLoads {
+  const efforts = pieces.map((piece) => piece.worked.efforts)
+  return {
+    passes: document.passes.map((pass, index) => {
+      const all = efforts.flatMap((one) => one[index] ?? [])
+      return {
+        repeats: all.reduce((total, one) => total + one.repeats, 0),
+        motions: sumMotions(all.map((one) => one.motions)),
+        moves: countMoves(cycleOf(pass).flat()),
+      }
+    }),
+    composite: base !== null,
+    special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
+  }
+}
+
+/** What size, curve, marks, strands and minutes add: of the hardest piece. */
+function settingLoads({ main, parameters, materials }: Assigned, pieces: WorkedExercise['pieces'], minutes: number): SettingLoads {
   const hardest = (of: (piece: WorkedPiece) => number): number => Math.max(...pieces.map(of))
   const length = mainLength(parameters)
   const shortest = Math.min(...pieces.map((piece) => fittedShare(piece.worked.fitted)))
   return {
-    repeats: sumOf(pieces, (piece) => piece.worked.repeats),
-    ...memoryOf(document),
     lengthOverMin: length && length.min !== null && length.min > 0 ? (length.value * shortest) / length.min : null,
     bend: hardest((piece) => bendOf(piece.guide, piece.worked)),
     corners: hardest((piece) => (piece.guide.kind === 'line' ? piece.guide.path.corners.length : 0)),
     unmarked: hardest((piece) => (piece.guide.kind === 'shape' ? 0 : 1 - markedShare(piece.worked, piece.marks, materials.e))),
     strands: main.bundle.strands,
-  }
-}
-
-/** Different moves in one repeat; starts and ends that differ from it. */
-export function memoryOf(document: StitchDocument): { readonly moves: number; readonly special: number } {
-  return {
-    moves: Math.max(...document.passes.map((pass) => countMoves(cycleOf(pass).flat()))),
-    special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
+    minutes,
   }
 }
 

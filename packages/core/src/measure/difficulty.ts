@@ -1,6 +1,10 @@
 /**
- * How hard an exercise is, from what the hands have to do. Every part is a load that can only add, so the
- * score rises with each where all else is held; the parts add up to the score.
+ * How hard a stitch is, from what the hands have to do, and how hard an exercise in it, from that and its setting:
+ * size, curve, marks, strands, minutes. Every part is a load that can only add, so the score rises with each where
+ * all else is held; the parts add up to the score.
+ *
+ * A composite costs its base in full and its own pass besides. Passes of one stitch that no other is built of (out and
+ * back, padding and cover) are done by the same hands one after the other: of each motion the hardest pass counts.
  *
  * raw = motor + memory + setting; score = 100 (1 - exp(-raw / 45)): absolute, so that a new stitch in the library
  * changes no other score. The weights are judgement; they are gathered in one table for a class to tune.
@@ -83,13 +87,24 @@ export interface Difficulty {
   readonly parts: readonly DifficultyPart[]
 }
 
-export interface DifficultyLoads {
-  readonly motions: MotionCounts
+/** What one pass of a stitch asks of the hands. */
+export interface PassLoads {
   readonly repeats: number
+  readonly motions: MotionCounts
   /** Different moves in one repeat. */
   readonly moves: number
+}
+
+export interface StitchLoads {
+  readonly passes: readonly PassLoads[]
+  /** Built on another stitch, whose passes come first: the passes add up. */
+  readonly composite: boolean
   /** Starts, ends and corners that differ from the repeat. */
   readonly special: number
+}
+
+/** What an exercise adds to its stitch. */
+export interface SettingLoads {
   /** Stitch length over its shortest good one; 1.3 and above is comfortable. */
   readonly lengthOverMin: number | null
   /** Advance over the tightest radius. */
@@ -101,27 +116,57 @@ export interface DifficultyLoads {
   readonly minutes: number
 }
 
-export function rateDifficulty(loads: DifficultyLoads, weights: DifficultyWeights = USUAL_WEIGHTS): Difficulty {
-  const raw: { id: string; group: DifficultyPart['group']; value: number }[] = []
-  const add = (id: string, group: DifficultyPart['group'], value: number): void => {
-    if (value > 1e-9) raw.push({ id, group, value })
-  }
-  const repeats = Math.max(1, loads.repeats)
-  for (const [motion, count] of Object.entries(loads.motions)) {
-    if (count === 0) continue
-    // What is done once for the whole piece is still to be done.
-    const each = ONCE.includes(motion as Motion) ? Math.max(1, count / repeats) : count / repeats
-    // One of a motion weighs its weight; more of the same in one stitch weigh less and less.
-    add(motion, 'motion', weights.motions[motion as Motion] * Math.log2(1 + each))
-  }
-  add('memory', 'memory', weights.memoryPerMove * loads.moves + weights.memorySpecial * loads.special)
-  if (loads.lengthOverMin !== null) add('short', 'setting', weights.short * clamp(Math.log(1.3 / Math.max(0.2, loads.lengthOverMin)), 0, 2))
-  add('bend', 'setting', weights.bend * clamp(loads.bend, 0, 2))
-  add('corner', 'setting', weights.corner * Math.log2(1 + loads.corners))
-  add('unmarked', 'setting', weights.unmarked * clamp(loads.unmarked, 0, 1))
-  add('strands', 'setting', weights.strands * (loads.strands === 1 ? 1 : loads.strands >= 5 ? 1 : 0))
-  add('minutes', 'setting', weights.fatiguePerHour * clamp(loads.minutes / 60, 0, 3))
-  const total = raw.reduce((all, part) => all + part.value, 0)
+interface Raw {
+  readonly id: string
+  readonly group: DifficultyPart['group']
+  readonly value: number
+}
+
+/** The stitch alone: the same for every row that is worked in it. */
+export function rateStitch(loads: StitchLoads, weights: DifficultyWeights = USUAL_WEIGHTS): Difficulty {
+  return scored(stitchParts(loads, weights))
+}
+
+export function rateDifficulty(stitch: StitchLoads, setting: SettingLoads, weights: DifficultyWeights = USUAL_WEIGHTS): Difficulty {
+  return scored([...stitchParts(stitch, weights), ...settingParts(setting, weights)])
+}
+
+function stitchParts({ passes, composite, special }: StitchLoads, weights: DifficultyWeights): readonly Raw[] {
+  const worked = passes.filter((pass) => pass.repeats > 0)
+  const together = (values: readonly number[]): number => (composite ? values.reduce((total, one) => total + one, 0) : Math.max(0, ...values))
+  const motions = new Set(worked.flatMap((pass) => Object.keys(pass.motions) as Motion[]))
+  const moves = together(worked.map((pass) => pass.moves))
+  return [
+    ...[...motions].map(
+      (motion): Raw => ({ id: motion, group: 'motion', value: weights.motions[motion] * together(worked.map((pass) => motionLoad(motion, pass))) }),
+    ),
+    { id: 'memory', group: 'memory', value: weights.memoryPerMove * moves + weights.memorySpecial * special },
+  ]
+}
+
+/** One of a motion in a repeat weighs its weight; more of the same in one stitch weigh less and less. */
+function motionLoad(motion: Motion, { motions, repeats }: PassLoads): number {
+  const count = motions[motion] ?? 0
+  if (count === 0) return 0
+  // What is done once for the whole piece is still to be done.
+  return Math.log2(1 + (ONCE.includes(motion) ? Math.max(1, count / repeats) : count / repeats))
+}
+
+function settingParts({ lengthOverMin, bend, corners, unmarked, strands, minutes }: SettingLoads, weights: DifficultyWeights): readonly Raw[] {
+  const part = (id: string, value: number): Raw => ({ id, group: 'setting', value })
+  return [
+    part('short', lengthOverMin === null ? 0 : weights.short * clamp(Math.log(1.3 / Math.max(0.2, lengthOverMin)), 0, 2)),
+    part('bend', weights.bend * clamp(bend, 0, 2)),
+    part('corner', weights.corner * Math.log2(1 + corners)),
+    part('unmarked', weights.unmarked * clamp(unmarked, 0, 1)),
+    part('strands', weights.strands * (strands === 1 || strands >= 5 ? 1 : 0)),
+    part('minutes', weights.fatiguePerHour * clamp(minutes / 60, 0, 3)),
+  ]
+}
+
+function scored(all: readonly Raw[]): Difficulty {
+  const raw = all.filter((part) => part.value > 1e-9)
+  const total = raw.reduce((sum, part) => sum + part.value, 0)
   const score = 100 * (1 - Math.exp(-total / SCALE))
   const parts = raw
     .map(({ id, group, value }) => ({ id, group, score: total > 0 ? (score * value) / total : 0 }))

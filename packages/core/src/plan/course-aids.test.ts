@@ -52,18 +52,8 @@ describe('what would make it easier', () => {
 })
 
 describe('a class that finds something hard', () => {
-  const loads = {
-    motions: { up: 4, down: 4, 'catch-loop': 2, wrap: 3, edge: 2 },
-    repeats: 2,
-    moves: 4,
-    special: 1,
-    lengthOverMin: 1,
-    bend: 0.5,
-    corners: 1,
-    unmarked: 0.5,
-    strands: 2,
-    minutes: 30,
-  }
+  const stitch = { passes: [{ motions: { up: 4, down: 4, 'catch-loop': 2, wrap: 3, edge: 2 }, repeats: 2, moves: 4 }], composite: false, special: 1 }
+  const setting = { lengthOverMin: 1, bend: 0.5, corners: 1, unmarked: 0.5, strands: 2, minutes: 30 }
 
   it('every motion belongs to one group', () => {
     const all = LOAD_GROUPS.flatMap((group) => group.motions)
@@ -71,17 +61,17 @@ describe('a class that finds something hard', () => {
   })
 
   it.each(LOAD_GROUPS.map((group) => [group.id] as const))('%s: rates no exercise easier for it, and other parts keep their raw share', (id) => {
-    const usual = rateDifficulty(loads)
-    const harder = rateDifficulty(loads, classWeights({ [id]: 1.5 }))
+    const usual = rateDifficulty(stitch, setting)
+    const harder = rateDifficulty(stitch, setting, classWeights({ [id]: 1.5 }))
     expect(harder.score).toBeGreaterThanOrEqual(usual.score)
     expect(harder.parts.reduce((total, part) => total + part.score, 0)).toBeCloseTo(harder.score, 9)
   })
 
   it('nothing said is the usual weights, and the presets move in the way they say', () => {
     expect(classWeights(undefined)).toBe(USUAL_WEIGHTS)
-    const score = (id: string): number => rateDifficulty(loads, classWeights(CLASS_PRESETS.find((preset) => preset.id === id)?.hardFor)).score
-    expect(score('children')).toBeGreaterThan(rateDifficulty(loads).score)
-    expect(score('practised')).toBeLessThan(rateDifficulty(loads).score)
+    const score = (id: string): number => rateDifficulty(stitch, setting, classWeights(CLASS_PRESETS.find((preset) => preset.id === id)?.hardFor)).score
+    expect(score('children')).toBeGreaterThan(rateDifficulty(stitch, setting).score)
+    expect(score('practised')).toBeLessThan(rateDifficulty(stitch, setting).score)
   })
 
   it('is what the exercise is rated with', () => {

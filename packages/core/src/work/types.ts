@@ -133,6 +133,14 @@ export interface WorkedStitch {
   readonly holes: readonly Hole[]
   readonly passes: readonly SurfacePass[]
   readonly fitted: Fitted
+  /** Of all passes together. */
   readonly motions: MotionCounts
+  /** What each pass of the document asked of the hands, in the document's order. */
+  readonly efforts: readonly PassEffort[]
   readonly repeats: number
+}
+
+export interface PassEffort {
+  readonly repeats: number
+  readonly motions: MotionCounts
 }

@@ -59,6 +59,9 @@ const BESIDE_TIED_MM = 0.08
 /** A fill's stitches turn when their directions differ by this, radians: two degrees. */
 const TURN_RAD = 0.035
 
+/** Threads no farther apart than this many of their widths make an edge between them that the eye sees. */
+const SIDE_BY_SIDE = 3
+
 class Worker {
   private readonly thread: ThreadState
   private readonly base: Map<string, number>
@@ -77,6 +80,8 @@ class Worker {
   /** A thread has been laid, so what is worked in another thread now ties it down. */
   private laid: ThreadRole | null = null
   private role: ThreadRole = MAIN_ROLE
+  /** Threads end side by side on the outline, so that their ends are its edge; those of a lattice only reach it. */
+  private buildsEdge = true
   /** The row of an interlocking fill that is worked just now. */
   private row: number | null = null
 
@@ -100,6 +105,7 @@ class Worker {
     // Each pin carries a piece of its own, finished before the next is begun; but a fan is one piece.
     const fan = all.some(({ place }) => place.kind === 'pins' && place.fan)
     const pieces = guide.kind === 'pins' && !fan ? guide.pins.map((pin): ReadGuide => ({ ...guide, pins: [pin] })) : [guide]
+    const efforts = all.map((): { repeats: number; motions: Record<string, number> } => ({ repeats: 0, motions: {} }))
     for (const [index, pass, piece] of pieces.flatMap((one) => [...all.entries()].map(([at, pass]) => [at, pass, one] as const))) {
       if (this.guide !== piece) this.thread.log.forgetLabels()
       this.guide = piece
@@ -109,8 +115,15 @@ class Worker {
       } catch (thrown) {
         return failure(this.problem(thrown, ['passes', index, 'place']))
       }
+      const before = { repeats: this.repeats, counts: new Map(this.thread.log.counts) }
       const problems = this.pass(pass, index)
       if (problems.length > 0) return failure(...problems)
+      const effort = efforts[index] as (typeof efforts)[number]
+      effort.repeats += this.repeats - before.repeats
+      for (const [motion, count] of this.thread.log.counts) {
+        const more = count - (before.counts.get(motion) ?? 0)
+        if (more > 0) effort.motions[motion] = (effort.motions[motion] ?? 0) + more
+      }
     }
     if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
     const motions: Partial<Record<Motion, number>> = {}
@@ -124,6 +137,7 @@ class Worker {
       faults: this.thread.faults,
       fitted: this.fitted,
       motions,
+      efforts,
       repeats: this.repeats,
     })
   }
@@ -134,6 +148,7 @@ class Worker {
     const { leftHand, document, materials } = this.work
     try {
       this.advance = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
+      this.buildsEdge = pass.place.kind !== 'across' || this.value(pass.place.pitch) <= SIDE_BY_SIDE * materials.W
       placed = placePass({
         place: pass.place,
         guide,
@@ -168,7 +183,8 @@ class Worker {
     const { place } = pass
     const frames = placed.runs.flatMap((run) => run.frames)
     const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'pass' ? [move.past] : [])))
-    if (past.size === 2) this.thread.note('weave', frames.length)
+    // Spokes lie fast in the cloth at both ends; round a pin they give way to the needle.
+    if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', frames.length)
     if (place.kind === 'cells') this.thread.note('count', frames.length)
     if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
     // Round a centre every stitch points another way.
@@ -338,7 +354,7 @@ class Worker {
       }
     }
     if (move.kind !== 'up' && move.kind !== 'down') return
-    if (found.edge) thread.note('edge')
+    if (found.edge) thread.note(this.buildsEdge ? 'edge' : 'width')
     else if (made.block === 'repeat' && made.inner === null && this.isAside(move.point, found.at, frame)) thread.note('width')
   }
 

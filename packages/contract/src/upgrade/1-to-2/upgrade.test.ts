@@ -26,7 +26,15 @@ type Field = keyof Figures
 /** Each thread of a stitch has its own tails and needlefuls; one was counted for both. */
 const TWO_THREADS: readonly Field[] = ['threadMm', 'minutes', 'difficulty']
 const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[]>>>> = {
-  'weather-diary': { w4: TWO_THREADS, w8: TWO_THREADS },
+  'weather-diary': {
+    w4: TWO_THREADS,
+    w8: TWO_THREADS,
+    // Out and back, warps and weaving: repeats of the one pass no longer thin out the motions of the other.
+    w15: ['difficulty'],
+    w19: ['difficulty'],
+    // Its spokes lie fast: only what is woven round pins is woven with nothing fixed.
+    w18: ['difficulty', 'minutes'],
+  },
   exported: {
     a: TWO_THREADS,
     // Ties stand as far apart as the laid thread wants; it was the thread that ties that decided.
