@@ -42,12 +42,12 @@ export function orderProgram(problem: OrderProblem): string {
     }
   // Minutes and new motions that have come together in the lesson so far.
   const most = fresh.reduce((total, one) => total + one, 0)
-  const each = freshMore.findIndex((cost) => cost > 0)
-  const newCost = each < 0 ? 0 : (freshMore[each] as number) / (fresh[each] as number)
+  const newCost = freshMore[1] ?? 0
   for (const p of places) {
     const size = (factor: number): string[] => items.map((i) => term(factor * (units[i] as number), x(i, p)))
     const isNew = (factor: number): string[] => items.map((i) => term(factor * (fresh[i] as number), x(i, p)))
     binary.push(`c_${p}`)
+    objective.push(term(problem.opening, `c_${p}`))
     row([`+ u_${p}`], '<=', room)
     row([`+ u_${p}`, ...size(-1)], '>=', 0)
     row([`+ n_${p}`, ...isNew(-1)], '>=', 0)
@@ -78,7 +78,9 @@ export function orderProgram(problem: OrderProblem): string {
       row([`+ l_${i}`, ...before, `- ${count} ${x(i, p)}`], '>=', -count)
       row([`+ l_${i}`, ...before, `+ ${count} ${x(i, p)}`], '<=', count)
     }
-  for (const [m, { first, others }] of returns.entries()) {
+  for (const [m, having] of returns.entries()) {
+    const first = having.find((i) => having.every((other) => other === i || problem.earlier[other]?.includes(i))) as number
+    const others = having.filter((i) => i !== first)
     binary.push(`r_${m}`)
     objective.push(term(returnCost, `r_${m}`))
     for (const o of others) {

@@ -113,6 +113,7 @@ test('finds the best order and takes it', async ({ page }) => {
   await teach(page, 'Running stitch')
   await stage(page, 'Order')
   await page.getByRole('button', { name: 'Find the best order' }).click()
+  await page.getByTestId('found-order').getByText('Why: the figures').click()
   await expect(page.getByTestId('found-order')).toContainText('Proven')
   await page.getByRole('button', { name: 'Take this order' }).click()
   await expect(page.locator('.order-row').first()).toContainText('Running stitch')

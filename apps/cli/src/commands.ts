@@ -8,7 +8,21 @@ import { practiceFor, practiceGuide } from '@lemmata/core/guide'
 import { nameNeedle } from '@lemmata/core/materials'
 import type { ThreadUse } from '@lemmata/core/measure'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { type BrokenRule, brokenRules, costOf, courseOf, courseSettings, describePlan, findOrder, motionsOf, planOf, restsOn } from '@lemmata/core/order'
+import {
+  type BrokenRule,
+  brokenRules,
+  costOf,
+  courseOf,
+  courseSettings,
+  describePlan,
+  findOrder,
+  motionsOf,
+  planOf,
+  restsOn,
+  type RestsOn,
+  restsOnBase,
+  teachableStitch,
+} from '@lemmata/core/order'
 import { type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
 import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
@@ -203,17 +217,16 @@ function tryOut(document: StitchDocument): Result<WorkedExercise> {
 
 function stitches(): Result<Answer> {
   const worked = LIBRARY.map((document) => ({ document, done: tryOut(document) }))
-  const course = worked.flatMap(({ document, done }) =>
-    done.ok ? [{ id: document.id, name: document.name, difficulty: done.value.stitchDifficulty.score, motions: motionsOf(done.value) }] : [],
-  )
+  const course = worked.flatMap(({ done }) => (done.ok ? [teachableStitch(done.value)] : []))
   const rests = restsOn(course)
+  const bases = restsOnBase(course)
   const output = worked.map(({ document, done }) => ({
     id: document.id,
     name: document.name,
     also: document.also ?? [],
     family: document.family ?? '',
     guide: document.guide,
-    restsOn: rests.get(document.id)?.map((one) => one.on) ?? [],
+    restsOn: [...new Set([...(rests.get(document.id) ?? []), ...(bases.has(document.id) ? [bases.get(document.id) as RestsOn] : [])].map((one) => one.on))],
     motions: done.ok ? motionsOf(done.value) : [],
     difficulty: done.ok ? done.value.stitchDifficulty.score : null,
     threads: done.ok ? done.value.assigned.threads.map((one) => one.role) : [],

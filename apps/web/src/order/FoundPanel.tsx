@@ -1,6 +1,6 @@
 /** Seeking an order, what was found beside what is there, and the orders that are kept. */
 import {
-  andList,
+  compareInWords,
   costOf,
   type CostTerms,
   type CoursePlan,
@@ -9,10 +9,12 @@ import {
   sortedPlan,
   type OrderAnswer,
   type OrderProgress,
+  tallyOf,
 } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
+import { counted } from '@lemmata/core/units'
 import { Button, Input, Progress } from 'antd'
-import { useCallback, useMemo, useState } from 'react'
+import { type ReactNode, useCallback, useMemo, useState } from 'react'
 import { edit } from '../store/index.ts'
 import { type Course, takePlan } from './use-course.ts'
 import { useFinder } from './use-finder.ts'
@@ -23,6 +25,7 @@ const TERMS: readonly { readonly key: Exclude<keyof CostTerms, 'total'>; readonl
   { key: 'return', name: 'Return', why: 'motions not met again two to four lessons later' },
   { key: 'variety', name: 'Variety', why: 'neighbours of one family' },
   { key: 'minutes', name: 'Minutes', why: 'lessons longer or shorter than their share' },
+  { key: 'lessons', name: 'Lessons', why: 'lessons more or fewer than you wish, or the minutes need' },
 ]
 
 export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
@@ -84,18 +87,21 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
         />
       )}
       {finding.state === 'idle' && items.length > 1 && (
-        <p className="why">
-          Yours costs {description.cost.total.toFixed(1)}, sorting by difficulty {sorted.cost.total.toFixed(1)}
-          {sorted.words}. Lemmata looks for the order that keeps every rule and costs least.
-        </p>
+        <p className="why">Lemmata looks for the order that keeps every rule and climbs most evenly, one new thing at a time.</p>
       )}
       {finding.state !== 'done' && (
-        <Costs
-          mine={description.cost}
-          other={beside ? costOf({ lessons: beside.lessons }, items, settings) : null}
-          otherName={beside?.name ?? ''}
-          sorted={sorted.cost}
-        />
+        <Why>
+          <p className="why">
+            Yours costs {description.cost.total.toFixed(1)}, sorting by difficulty {sorted.cost.total.toFixed(1)}
+            {sorted.words}.
+          </p>
+          <Costs
+            mine={description.cost}
+            other={beside ? costOf({ lessons: beside.lessons }, items, settings) : null}
+            otherName={beside?.name ?? ''}
+            sorted={sorted.cost}
+          />
+        </Why>
       )}
       <h3 style={{ marginTop: 14 }}>Kept orders</h3>
       {others.length === 0 && <p className="why">None yet. Keep an order to lay another beside it.</p>}
@@ -119,6 +125,11 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
           </li>
         ))}
       </ul>
+      {beside && (
+        <p className="why">
+          Against yours: {compareInWords(tallyOf(items, plan, settings), tallyOf(items, refreshPlan({ lessons: beside.lessons }, course.course), settings))}
+        </p>
+      )}
       {beside && <Beside course={course} plan={refreshPlan({ lessons: beside.lessons }, course.course)} />}
       <KeepField label="Keep the present order as" onKeep={(name) => keep(name, plan, others.length)} />
     </section>
@@ -161,27 +172,18 @@ function Answer({ answer, course, sorted, stopped, onTake, onKeep, onDrop }: Ans
           ? `No permitted order costs less than ${answer.bound.toFixed(1)}, so the best there is may cost up to ${Math.ceil(100 * gap)}% less.`
           : 'How far it is from the best there is has not been proven.'
       }`
-  const saved = TERMS.map((term) => ({ ...term, by: description.cost[term.key] - answer.cost[term.key] }))
-  const better = saved.filter((term) => term.by > 0.05).map((term) => `${term.name.toLowerCase()} (${term.by.toFixed(1)})`)
-  const worse = saved.filter((term) => term.by < -0.05).map((term) => `${term.name.toLowerCase()} (${(-term.by).toFixed(1)})`)
-  const difference =
-    better.length === 0 && worse.length === 0
-      ? ''
-      : ` Against yours it gains in ${better.length > 0 ? andList(better) : 'nothing'}${worse.length > 0 ? ` and gives up some ${andList(worse)}` : ''}.`
+  const { course: items, settings } = course
+  const difference = useMemo(() => compareInWords(tallyOf(items, plan, settings), tallyOf(items, answer.plan, settings)), [items, plan, settings, answer.plan])
+  const lessons = answer.plan.lessons.length
   return (
     <div role="status" data-testid="found-order">
-      {same ? (
-        <p style={{ margin: '8px 0' }}>
-          <b>Yours is the order that Lemmata would choose.</b> {proof}
+      <p style={{ margin: '8px 0' }}>
+        <b>{same ? 'Yours is the order that Lemmata would choose.' : difference}</b>
+      </p>
+      {settings.lessons !== null && lessons > settings.lessons && (
+        <p className="why">
+          You wish for {counted(settings.lessons, 'lesson')}; the minutes and the rules need {lessons}.
         </p>
-      ) : (
-        <>
-          <p style={{ margin: '8px 0 4px' }}>
-            Costs <b>{answer.cost.total.toFixed(1)}</b>; yours {description.cost.total.toFixed(1)}; sorted by difficulty {sorted.cost.total.toFixed(1)}
-            {sorted.words}. {proof}
-            {difference}
-          </p>
-        </>
       )}
       <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', margin: '8px 0' }}>
         {!same && (
@@ -192,9 +194,25 @@ function Answer({ answer, course, sorted, stopped, onTake, onKeep, onDrop }: Ans
         <Button onClick={onDrop}>{same ? 'Good' : 'Keep mine'}</Button>
       </div>
       {!same && <Beside course={course} plan={answer.plan} />}
-      <Costs mine={description.cost} other={same ? null : answer.cost} otherName="found" sorted={sorted.cost} />
+      <Why>
+        <p className="why">
+          Costs {answer.cost.total.toFixed(1)}; yours {description.cost.total.toFixed(1)}; sorted by difficulty {sorted.cost.total.toFixed(1)}
+          {sorted.words}. {proof}
+        </p>
+        <Costs mine={description.cost} other={same ? null : answer.cost} otherName="found" sorted={sorted.cost} />
+      </Why>
       {!same && <KeepField label="Keep the found order as" onKeep={onKeep} />}
     </div>
+  )
+}
+
+/** The figures behind a judgement, for those who want them. */
+function Why({ children }: { children: ReactNode }) {
+  return (
+    <details className="figures">
+      <summary>Why: the figures</summary>
+      {children}
+    </details>
   )
 }
 

@@ -156,7 +156,8 @@ export function WriteStitch({ first, around, clothHex, onSampler, onLibrary, onC
             ))}
             {tried.result?.ok && (
               <p className="fine">
-                It can be worked: {tried.result.value.pieces[0].worked.fitted.count} stitches, difficulty {Math.round(tried.result.value.stitchDifficulty.score)}.
+                It can be worked: {tried.result.value.pieces[0].worked.fitted.count} stitches, difficulty{' '}
+                {Math.round(tried.result.value.stitchDifficulty.score)}.
               </p>
             )}
           </div>

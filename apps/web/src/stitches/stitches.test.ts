@@ -59,7 +59,8 @@ describe('the wall', () => {
     expect(find({ words: 'HOLBEIN' })).toEqual(['double-running'])
     expect(find({ family: 'laid' })).toContain('bokhara-couching')
     expect(find({ guide: 'pins' })).toEqual(['woven-picot'])
-    expect(find({ motion: 'weave' }).sort()).toEqual(['woven-picot', 'woven-wheel'])
+    // A wheel's spokes lie fast.
+    expect(find({ motion: 'weave' })).toEqual(['woven-picot'])
     const first = find({ stage: 0 })
     expect(first).toContain('running-stitch')
     expect(first).not.toContain('bullion-knot')

@@ -6,7 +6,19 @@ import { assignMaterials, type Assigned, mainLength, type Surroundings } from '.
 import { failure, type Problem, type Result, success } from '../base/index.ts'
 import { distance, type Point, tightestRadius } from '../geometry/index.ts'
 import { type GuideKind, lengthToDraw, type ReadGuide } from '../guide/index.ts'
-import { classWeights, type Difficulty, measureMinutes, measureWidth, type Minutes, rateDifficulty, rateStitch, type SettingLoads, type StitchLoads, sumUses, type ThreadUse } from '../measure/index.ts'
+import {
+  classWeights,
+  type Difficulty,
+  measureMinutes,
+  measureWidth,
+  type Minutes,
+  rateDifficulty,
+  rateStitch,
+  type SettingLoads,
+  type StitchLoads,
+  sumUses,
+  type ThreadUse,
+} from '../measure/index.ts'
 import { cycleOf, type Move } from '../notation/index.ts'
 import type { Exercise, LaidExercise, Material, Materials, Piece } from '../sampler/index.ts'
 import type { MotionCounts, WorkedStitch } from '../work/index.ts'

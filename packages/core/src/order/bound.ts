@@ -1,6 +1,6 @@
 /**
- * A proven lower bound. The rule that every exercise stands exactly once is let go and paid for with a price on
- * each (Lagrangian relaxation); what is left is the cheapest walk through places, with the minutes used and whether the
+ * A proven lower bound. The rules that every exercise stands exactly once, and that there are so many lessons at most, are
+ * let go and paid for with a price on each (Lagrangian relaxation); what is left is the cheapest walk through places, with the minutes used and whether the
  * lesson has something new as its state, which counts evenness, variety, novelty and minutes exactly. Prices
  * are moved towards "each once" by subgradients with Polyak's step (Held, Wolfe and Crowder 1974). Returns of motions are
  * left out here: they only add. The table of what is still to come serves the search as well.
@@ -13,6 +13,8 @@ export interface Completion {
   readonly bound: number
   /** The price of each item in this relaxation. */
   readonly price: Float64Array
+  /** And of each lesson opened: 0 where there may be as many as one likes. */
+  readonly lessonPrice: number
   /** Least cost, prices taken off, of all places after `place` when `last` stands there. */
   readonly after: (place: number, last: number, used: number, hasNew: number) => number
 }
@@ -27,15 +29,18 @@ export function boundOrder(problem: OrderProblem, atMost: number, { rounds, onRo
   const walks = new Walks(problem)
   let price = pricesOfSorting(problem)
   let best = price
+  let lessonPrice = 0
+  let bestLessonPrice = 0
   let bound = Number.NEGATIVE_INFINITY
   let pace = 1
   let idle = 0
   for (let round = 0; round < rounds; round += 1) {
     if (onRound && !onRound(round / rounds)) break
-    const found = walks.cheapest(price)
+    const found = walks.cheapest(price, lessonPrice)
     if (found.cost > bound + 1e-9) {
       bound = found.cost
       best = price
+      bestLessonPrice = lessonPrice
       idle = 0
     } else if (++idle >= 4) {
       pace /= 2
@@ -43,12 +48,16 @@ export function boundOrder(problem: OrderProblem, atMost: number, { rounds, onRo
     }
     let square = 0
     for (const times of found.times) square += (1 - times) ** 2
+    // A price on lessons is never below nothing: fewer than there may be are allowed.
+    const tooMany = found.lessons > problem.most || lessonPrice > 0 ? found.lessons - problem.most : 0
+    square += tooMany ** 2
     if (square === 0 || bound >= atMost - 1e-9 || pace < 1e-3) break
     const step = (pace * Math.max(atMost - found.cost, 1e-3 * Math.abs(atMost))) / square
     price = price.map((one, item) => one + step * (1 - (found.times[item] as number)))
+    lessonPrice = Math.max(0, lessonPrice + step * tooMany)
   }
-  walks.cheapest(best)
-  return { bound, price: best, after: (place, last, used, hasNew) => walks.after(place, last, used, hasNew) }
+  walks.cheapest(best, bestLessonPrice)
+  return { bound, price: best, lessonPrice: bestLessonPrice, after: (place, last, used, hasNew) => walks.after(place, last, used, hasNew) }
 }
 
 /**
@@ -71,6 +80,13 @@ function pricesOfSorting({ items, count, atPlace }: OrderProblem): Float64Array<
   return price
 }
 
+interface Walk {
+  readonly cost: number
+  /** How often it visits each item. */
+  readonly times: Int32Array
+  readonly lessons: number
+}
+
 class Walks {
   /** Places from which, and up to which, each item may stand. */
   private readonly from: Int32Array
@@ -79,6 +95,8 @@ class Walks {
   private readonly follow: readonly Int32Array[]
   private readonly width: number
   private readonly table: Float64Array
+  /** What opening a lesson costs. */
+  private open = 0
 
   constructor(private readonly problem: OrderProblem) {
     const { count, earlier, later, room } = problem
@@ -93,11 +111,12 @@ class Walks {
     return this.table[(place * this.problem.count + last) * this.width + 2 * used + hasNew] as number
   }
 
-  /** Fills the table for these prices; the cheapest walk, and how often it visits each item. */
-  cheapest(price: Float64Array): { readonly cost: number; readonly times: Int32Array } {
-    const { count } = this.problem
+  /** Fills the table for these prices; the cheapest walk. */
+  cheapest(price: Float64Array, lessonPrice: number): Walk {
+    const { count, opening } = this.problem
+    this.open = opening + lessonPrice
     for (let place = count - 1; place >= 0; place -= 1) for (let last = 0; last < count; last += 1) this.fill(place, last, price)
-    return this.trace(price)
+    return this.trace(price, lessonPrice)
   }
 
   private fill(place: number, last: number, price: Float64Array): void {
@@ -121,9 +140,9 @@ class Walks {
       const arc = (atPlace[item * count + place + 1] as number) + (next[last * count + item] as number) - (price[item] as number)
       const size = units[item] as number
       const isNew = (fresh[item] as number) > 0 ? 1 : 0
-      const alone = arc + (freshAlone[item] as number)
-      const more = arc + (freshMore[item] as number)
-      const another = alone + (table[there + 2 * size + isNew] as number)
+      const alone = arc + (freshAlone[fresh[item] as number] as number)
+      const more = arc + (freshMore[fresh[item] as number] as number)
+      const another = this.open + alone + (table[there + 2 * size + isNew] as number)
       if (another < opened) opened = another
       for (let used = least; used + size <= room; used += 1) {
         const target = there + 2 * (used + size)
@@ -140,51 +159,54 @@ class Walks {
     }
   }
 
-  private trace(price: Float64Array): { cost: number; times: Int32Array } {
-    const { count, units, room, fullness, atPlace, next, fresh, freshAlone, freshMore } = this.problem
+  private trace(price: Float64Array, lessonPrice: number): Walk {
+    const { count, units, room, fullness, atPlace, next, fresh, freshAlone, freshMore, most, lessonsCost } = this.problem
     const times = new Int32Array(count)
     let cost = Infinity
     let last = -1
+    let lessons = 1
     for (let item = 0; item < count; item += 1) {
       const begun =
+        this.open +
         (atPlace[item * count] as number) -
         (price[item] as number) +
-        (freshAlone[item] as number) +
+        (freshAlone[fresh[item] as number] as number) +
         this.after(0, item, units[item] as number, (fresh[item] as number) > 0 ? 1 : 0)
       if (begun < cost) {
         cost = begun
         last = item
       }
     }
-    if (last < 0) return { cost: Infinity, times }
+    if (last < 0) return { cost: Infinity, times, lessons: 0 }
     let used = units[last] as number
     let hasNew = (fresh[last] as number) > 0 ? 1 : 0
     times[last] = 1
     for (let place = 0; place + 1 < count; place += 1) {
       let least = Infinity
-      let step = { item: -1, used: 0, hasNew: 0 }
+      let step = { item: -1, used: 0, hasNew: 0, opens: false }
       for (const item of this.follow[last] as Int32Array) {
         const arc = (atPlace[item * count + place + 1] as number) + (next[last * count + item] as number) - (price[item] as number)
         const size = units[item] as number
         const isNew = (fresh[item] as number) > 0 ? 1 : 0
-        const another = (fullness[used] as number) + arc + (freshAlone[item] as number) + this.after(place + 1, item, size, isNew)
+        const another = this.open + (fullness[used] as number) + arc + (freshAlone[fresh[item] as number] as number) + this.after(place + 1, item, size, isNew)
         if (another < least) {
           least = another
-          step = { item, used: size, hasNew: isNew }
+          step = { item, used: size, hasNew: isNew, opens: true }
         }
         if (used + size > room) continue
-        const joined = arc + ((hasNew ? freshMore[item] : freshAlone[item]) as number) + this.after(place + 1, item, used + size, hasNew | isNew)
+        const joined = arc + ((hasNew ? freshMore : freshAlone)[fresh[item] as number] as number) + this.after(place + 1, item, used + size, hasNew | isNew)
         if (joined < least) {
           least = joined
-          step = { item, used: used + size, hasNew: hasNew | isNew }
+          step = { item, used: used + size, hasNew: hasNew | isNew, opens: false }
         }
       }
       if (step.item < 0) break
       last = step.item
       used = step.used
       hasNew = step.hasNew
+      if (step.opens) lessons += 1
       times[last] = (times[last] as number) + 1
     }
-    return { cost: cost + price.reduce((total, one) => total + one, 0), times }
+    return { cost: cost + price.reduce((total, one) => total + one, 0) + lessonsCost - lessonPrice * most, times, lessons }
   }
 }

@@ -1,12 +1,12 @@
 /** What is wrong with a plan as it stands, each in a sentence with the nearest repair. */
-import { MINUTES_STEP, minuteUnits, roomOf, type CoursePlan } from './cost.ts'
+import { lessonAim, MINUTES_STEP, minuteUnits, roomOf, type CoursePlan } from './cost.ts'
 import type { CourseItem } from './course.ts'
 import { capital, namesIn, ruleInWords } from './rule-words.ts'
 import { type Rule, rulesOf } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface BrokenRule {
-  readonly rule: Rule | { readonly kind: 'minutes'; readonly lesson: number }
+  readonly rule: Rule | { readonly kind: 'minutes'; readonly lesson: number } | { readonly kind: 'lessons'; readonly has: number; readonly wished: number }
   /** The exercise to look at. */
   readonly exercise: string
   readonly sentence: string
@@ -24,8 +24,8 @@ export function brokenRules(course: readonly CourseItem[], plan: CoursePlan, set
     return best as { sentence: string; plan: CoursePlan }
   }
   return broken.map(({ rule, exercise }) => {
-    const sentence = `${rule.kind === 'minutes' ? tooLong(course, plan, rule.lesson, settings) : capital(ruleInWords(rule, name))}.`
-    return { rule, exercise, sentence, repair: fewest(repairs(rule, plan, name)) }
+    const words = rule.kind === 'minutes' ? tooLong(course, plan, rule.lesson, settings) : rule.kind === 'lessons' ? tooMany(rule) : ruleInWords(rule, name)
+    return { rule, exercise, sentence: `${capital(words)}.`, repair: fewest(repairs(rule, plan, name)) }
   })
 }
 
@@ -37,8 +37,9 @@ function findBroken(course: readonly CourseItem[], rules: readonly Rule[], plan:
   const wrong: Wrong[] = []
   for (const rule of rules) {
     if (rule.kind === 'before') {
-      const [first, then] = [place.get(rule.first), place.get(rule.then)]
-      if (first !== undefined && then !== undefined && first > then) wrong.push({ rule, exercise: rule.then })
+      const then = place.get(rule.then)
+      const firsts = [rule.first, ...rule.or].flatMap((id) => place.get(id) ?? [])
+      if (then !== undefined && firsts.length > 0 && firsts.every((first) => first > then)) wrong.push({ rule, exercise: rule.then })
     } else if (rule.kind === 'together') {
       const where = new Set(rule.ids.flatMap((id) => lesson.get(id) ?? []))
       if (where.size > 1) wrong.push({ rule, exercise: rule.ids[0] as string })
@@ -50,7 +51,14 @@ function findBroken(course: readonly CourseItem[], rules: readonly Rule[], plan:
     if (inIt.length > 1 && minuteUnits(inIt, settings) > roomOf(settings))
       wrong.push({ rule: { kind: 'minutes', lesson: index }, exercise: inIt.at(-1)?.id as string })
   }
+  const held = plan.lessons.filter((ids) => ids.some((id) => items.has(id)))
+  if (settings.lessons !== null && held.length > lessonAim(course, settings))
+    wrong.push({ rule: { kind: 'lessons', has: held.length, wished: settings.lessons }, exercise: held.at(-1)?.[0] as string })
   return wrong
+}
+
+function tooMany({ has, wished }: { readonly has: number; readonly wished: number }): string {
+  return `there are ${has} lessons, and you wish for ${wished}`
 }
 
 function tooLong(course: readonly CourseItem[], plan: CoursePlan, lesson: number, settings: CourseSettings): string {
@@ -93,6 +101,13 @@ function repairs(rule: BrokenRule['rule'], plan: CoursePlan, name: (id: string) 
     }
     case 'lesson':
       return [{ sentence: `Move ${name(rule.id)} to lesson ${rule.lesson + 1}.`, plan: put(plan, rule.id, rule.lesson, 'end'), moved: 1 }]
+    case 'lessons':
+      return plan.lessons.slice(1).flatMap((ids, index) => {
+        const before = plan.lessons[index] as readonly string[]
+        if (ids.length === 0 || before.length === 0) return []
+        const lessons = [...plan.lessons.slice(0, index), [...before, ...ids], ...plan.lessons.slice(index + 2)]
+        return [{ sentence: `Join lessons ${index + 1} and ${index + 2}.`, plan: { lessons }, moved: ids.length }]
+      })
     case 'minutes': {
       const ids = plan.lessons[rule.lesson] as readonly string[]
       const last = ids.at(-1) as string

@@ -5,7 +5,7 @@
 import { MINUTES_STEP, roomOf, unitsOf } from './cost.ts'
 import type { CourseItem } from './course.ts'
 import { namesIn, ruleInWords } from './rule-words.ts'
-import { groupsOf, isPin, reachable, type Rule } from './rules.ts'
+import { type Before, groupsOf, isPin, reachable, type Rule } from './rules.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface Conflict {
@@ -35,7 +35,7 @@ interface Detected {
 }
 
 function detect(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Detected | null {
-  return circle(course, rules) ?? crowded(course, rules, settings) ?? outOfReach(course, rules, settings)
+  return circle(course, rules) ?? stuck(course, rules) ?? crowded(course, rules, settings) ?? outOfReach(course, rules, settings)
 }
 
 export function conflictOf(course: readonly CourseItem[], rules: readonly Rule[], more = ''): Conflict {
@@ -61,7 +61,7 @@ function circle(course: readonly CourseItem[], rules: readonly Rule[]): Detected
   const add = (edges: Map<string, Edge[]>, from: string, to: string, because: readonly Rule[]): void =>
     void edges.set(from, [...(edges.get(from) ?? []), { to, rules: because }])
   for (const rule of rules) {
-    if (rule.kind !== 'before') continue
+    if (rule.kind !== 'before' || rule.or.length > 0) continue
     const [a, b] = [group.get(rule.first) as string, group.get(rule.then) as string]
     add(plain, rule.first, rule.then, [rule])
     // Within one lesson either may come first.
@@ -75,6 +75,34 @@ function circle(course: readonly CourseItem[], rules: readonly Rule[]): Detected
   const through = shortestCircle(joined)
   // Which of the pins together it needs is seen when they are left out one by one.
   return through && { rules: [...through, ...rules.filter((rule) => rule.kind === 'together')], more: '' }
+}
+
+/**
+ * Rules that may be kept in several ways, of which every one runs in a circle: what can stand is placed, again and again, until
+ * nothing more can. Exercises pinned together are placed together, lessons that are pinned one after the other.
+ */
+function stuck(course: readonly CourseItem[], rules: readonly Rule[]): Detected | null {
+  const group = groupsOf(course, rules)
+  const lessons = rules.filter((rule) => rule.kind === 'lesson')
+  const befores = rules.filter((rule) => rule.kind === 'before')
+  const placed = new Set<string>()
+  const isPlaced = (id: string): boolean => placed.has(group.get(id) as string)
+  const mayStand = (name: string): boolean =>
+    befores.every(({ first, or, then }) => group.get(then) !== name || [first, ...or].some((one) => group.get(one) === name || isPlaced(one))) &&
+    lessons.every((one) => group.get(one.id) !== name || lessons.every((other) => other.lesson >= one.lesson || isPlaced(other.id)))
+  const waiting = new Set(group.values())
+  for (let moved = true; moved; ) {
+    moved = false
+    for (const name of waiting)
+      if (mayStand(name)) {
+        placed.add(name)
+        waiting.delete(name)
+        moved = true
+      }
+  }
+  if (waiting.size === 0) return null
+  const among = rules.filter((rule) => (rule.kind === 'before' ? !isPlaced(rule.then) : rule.kind === 'together' || !isPlaced(rule.id)))
+  return { rules: among, more: '' }
 }
 
 function shortestCircle(edges: ReadonlyMap<string, readonly Edge[]>): readonly Rule[] | null {
@@ -131,7 +159,7 @@ function crowded(course: readonly CourseItem[], rules: readonly Rule[], settings
 /** Too much, or too little, that may stand before an exercise pinned to a lesson. */
 function outOfReach(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Detected | null {
   const room = roomOf(settings)
-  const befores = rules.filter((rule) => rule.kind === 'before')
+  const befores = rules.filter((rule): rule is Before => rule.kind === 'before' && rule.or.length === 0)
   const forward = new Map<string, string[]>()
   const backward = new Map<string, string[]>()
   for (const { first, then } of befores) {

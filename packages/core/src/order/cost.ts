@@ -9,8 +9,9 @@
  *              an order could (see `motionsToReturn`)
  *   variety    0.5 for each exercise of the same family as the one before it, 1.5 for one in the same stitch
  *   minutes    2 ((minutes - even share) / even share)^2 for each lesson
+ *   lessons    2 for each lesson more, or less, than are wished or the minutes need
  *
- * each times the teacher's own weight for that wish. Difficulties are points of 100; minutes count in fives.
+ * each but the last times the teacher's own weight for that wish. Difficulties are points of 100; minutes count in fives.
  */
 import { clamp } from '../base/index.ts'
 import type { Motion } from '../work/index.ts'
@@ -28,17 +29,21 @@ export interface CostTerms {
   readonly return: number
   readonly variety: number
   readonly minutes: number
+  readonly lessons: number
   readonly total: number
 }
 
 const POINTS = 8
-const BREATHER = 6
+/** Points that a step may fall without being a long fall. */
+export const BREATHER = 6
 const LEAST_LIMIT = 12
 const NEW_AT_ONCE = 3
 const NO_RETURN = 1.5
 const SAME_FAMILY = 0.5
 const SAME_STITCH = 1.5
 const UNEVEN_MINUTES = 2
+/** A lesson more wants an evening more of everyone: worth it for one thing new at a time, but not if it is nearly empty. */
+export const EXTRA_LESSON = 2
 /** Lessons after its first in which a motion should come back. */
 export const RETURN_FROM = 2
 export const RETURN_TO = 4
@@ -77,7 +82,8 @@ export function costOf(plan: CoursePlan, course: readonly CourseItem[], settings
   }
   const unreturned = motionsToReturn(course, settings).filter((motion) => !returned.has(motion)).length
   const minutes = lessons.reduce((total, items) => total + fullnessCost(minuteUnits(items, settings), share), 0)
-  return weighed({ evenness, novelty, return: NO_RETURN * unreturned, variety, minutes }, wishes)
+  const extra = EXTRA_LESSON * Math.abs(lessons.length - lessonAim(course, settings))
+  return weighed({ evenness, novelty, return: NO_RETURN * unreturned, variety, minutes, lessons: extra }, wishes)
 }
 
 function weighed(terms: Omit<CostTerms, 'total'>, wishes: Wishes): CostTerms {
@@ -86,7 +92,8 @@ function weighed(terms: Omit<CostTerms, 'total'>, wishes: Wishes): CostTerms {
   const comes = wishes.return * terms.return
   const variety = wishes.variety * terms.variety
   const minutes = wishes.minutes * terms.minutes
-  return { evenness, novelty, return: comes, variety, minutes, total: evenness + novelty + comes + variety + minutes }
+  const { lessons } = terms
+  return { evenness, novelty, return: comes, variety, minutes, lessons, total: evenness + novelty + comes + variety + minutes + lessons }
 }
 
 export interface Ramp {
@@ -140,15 +147,16 @@ export function roomOf({ lessonMinutes }: Pick<CourseSettings, 'lessonMinutes'>)
 
 /** Minutes of a lesson, in fives, if all were alike: of as many lessons as are wanted, or as the minutes need. */
 export function evenShare(course: readonly CourseItem[], settings: CourseSettings): number {
-  return Math.max(1, totalUnits(course, settings) / lessonCount(course, settings))
+  return Math.max(1, totalUnits(course, settings) / lessonAim(course, settings))
 }
 
-/** As many lessons as are wanted, or as the minutes need. */
-function lessonCount(course: readonly CourseItem[], settings: CourseSettings): number {
-  return Math.max(settings.lessons ?? 1, Math.ceil(totalUnits(course, settings) / roomOf(settings)), 1)
+/** Lessons to aim at: those that are wished, as far as there is an exercise for each; more where the minutes need them. */
+export function lessonAim(course: readonly CourseItem[], settings: CourseSettings): number {
+  const wished = Math.min(settings.lessons ?? 1, course.length)
+  return Math.max(wished, Math.ceil(totalUnits(course, settings) / roomOf(settings)), 1)
 }
 
-function totalUnits(course: readonly CourseItem[], settings: CourseSettings): number {
+export function totalUnits(course: readonly CourseItem[], settings: CourseSettings): number {
   return course.reduce((total, item) => total + unitsOf(item, settings), 0)
 }
 
@@ -161,7 +169,7 @@ export function fullnessCost(units: number, share: number): number {
  * four lessons after the easiest. One whose exercises lie further apart is a gap to fill, not a fault of the order.
  */
 export function motionsToReturn(course: readonly CourseItem[], settings: CourseSettings): readonly Motion[] {
-  const reach = (RETURN_TO * course.length) / lessonCount(course, settings)
+  const reach = (RETURN_TO * course.length) / lessonAim(course, settings)
   const ranks = new Map<Motion, number[]>()
   for (const [rank, { motions }] of byDifficulty(course).entries()) for (const motion of motions) ranks.set(motion, [...(ranks.get(motion) ?? []), rank])
   return [...ranks].filter(([, [first, second]]) => second !== undefined && second - (first as number) <= reach).map(([motion]) => motion)

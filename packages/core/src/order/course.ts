@@ -1,12 +1,10 @@
-/**
- * The course as ordering sees it: each exercise with its difficulty, minutes and motions, and what rests on
- * what. Rests-on comes from the moves and does not depend on the order.
- */
+/** The course as ordering sees it: each exercise with its difficulty, minutes and motions. */
 import { clamp } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Pins } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
 import { type ClothReason, orderOnCloth } from './on-cloth.ts'
+import { firstTeachers, type Teachable } from './rests-on.ts'
 
 export interface CourseItem {
   readonly id: string
@@ -24,6 +22,10 @@ export interface CourseItem {
   readonly stitch: string
   /** The stitch that a composite or a filling of rows is built on. */
   readonly base: string | null
+  /** How many times over the guide the stitch goes. */
+  readonly passes: number
+  /** Lengths, heights and counts that the hand must keep. */
+  readonly measures: number
   /** What must be worked first on the cloth, and why. */
   readonly after: readonly { readonly id: string; readonly because: ClothReason }[]
   /** Stands free of the cloth or carries beads: worked when everything around it is done. */
@@ -68,65 +70,47 @@ const FIRST_LONGER = 0.5
 export function courseOf(done: readonly WorkedExercise[]): readonly CourseItem[] {
   const taught = done.filter((one) => !one.exercise.pins?.excluded)
   const lies = orderOnCloth(taught)
-  const rests = restsOn(taught.map((one) => ({ id: one.exercise.id, difficulty: one.difficulty.score, motions: taughtMotions(motionsOf(one)) })))
-  return taught.map((one) => {
+  const teachable = taught.map(teachableOf)
+  const first = firstTeachers(teachable)
+  return taught.map((one, index) => {
     const { exercise, assigned } = one
-    const motions = motionsOf(one)
     const home = (exercise.homePercent ?? 0) / 100
     const each = one.minutes.stitching / Math.max(1, one.stitches)
     const showMinutes = clamp(SHOWN_REPEATS * SHOWN_SLOWER * each, SHOWN_LEAST, SHOWN_MOST)
-    const bringsNew = taughtMotions(motions).length > (rests.get(exercise.id)?.length ?? 0)
-    const firstMinutes = bringsNew ? FIRST_LONGER * each * Math.min(FIRST_STITCHES, one.stitches) : 0
+    const firstMinutes = first.has(exercise.id) ? FIRST_LONGER * each * Math.min(FIRST_STITCHES, one.stitches) : 0
     const working = one.minutes.total + firstMinutes
     return {
-      id: exercise.id,
+      ...(teachable[index] as Teachable),
       name: exercise.name,
-      difficulty: one.difficulty.score,
       minutes: showMinutes + working * (1 - home),
       homeMinutes: working * home,
       showMinutes,
       firstMinutes: firstMinutes * (1 - home),
-      motions: taughtMotions(motions),
       family: assigned.document.family ?? 'other',
-      stitch: exercise.stitch,
-      base: assigned.base,
       after: [...(exercise.over ?? []).map((id) => ({ id, because: 'said' as const })), ...(lies.get(exercise.id) ?? [])],
-      detached: motions.some((motion) => FREE_OF_THE_CLOTH.includes(motion)),
+      detached: motionsOf(one).some((motion) => FREE_OF_THE_CLOTH.includes(motion)),
       pins: exercise.pins ?? {},
     }
   })
 }
 
-export interface RestsOn {
-  readonly on: string
-  readonly motion: Motion
+function teachableOf(one: WorkedExercise): Teachable {
+  const { exercise, assigned, difficulty } = one
+  return {
+    id: exercise.id,
+    difficulty: difficulty.score,
+    motions: taughtMotions(motionsOf(one)),
+    stitch: exercise.stitch,
+    base: assigned.base,
+    passes: assigned.document.passes.length,
+    // In a row each stitch is also kept in line with the last.
+    measures: assigned.parameters.size + (assigned.document.passes.some(({ place }) => 'along' in place || 'across' in place) ? 1 : 0),
+  }
 }
 
-/** For each motion of an exercise, the easiest exercise of the course that has it (ties by id); none if it is that one itself. */
-export function restsOn(course: readonly Pick<CourseItem, 'id' | 'difficulty' | 'motions'>[]): ReadonlyMap<string, readonly RestsOn[]> {
-  const easiest = new Map<Motion, string>()
-  for (const item of byDifficulty(course)) for (const motion of item.motions) if (!easiest.has(motion)) easiest.set(motion, item.id)
-  return new Map(
-    course.map((item) => [
-      item.id,
-      item.motions.flatMap((motion) => {
-        const first = easiest.get(motion) as string
-        return first === item.id ? [] : [{ on: first, motion }]
-      }),
-    ]),
-  )
-}
-
-/** For each composite, the easiest exercise of the course in the stitch that it is built on. */
-export function restsOnBase(course: readonly CourseItem[]): ReadonlyMap<string, string> {
-  const easiest = new Map<string, string>()
-  for (const item of byDifficulty(course)) if (!easiest.has(item.stitch)) easiest.set(item.stitch, item.id)
-  return new Map(
-    course.flatMap((item) => {
-      const base = item.base === null ? undefined : easiest.get(item.base)
-      return base === undefined || base === item.id ? [] : [[item.id, base] as const]
-    }),
-  )
+/** A stitch as the library has it, without a row to be worked on. */
+export function teachableStitch(one: WorkedExercise): Teachable {
+  return { ...teachableOf(one), id: one.exercise.stitch, difficulty: one.stitchDifficulty.score }
 }
 
 export function byDifficulty<T extends Pick<CourseItem, 'id' | 'difficulty'>>(course: readonly T[]): T[] {

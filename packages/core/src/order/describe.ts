@@ -1,8 +1,10 @@
 /** A plan explained: for each exercise its rise, what is new in it, what comes back, and why it stands there. */
+import { countWord } from '../units/index.ts'
 import type { Motion } from '../work/index.ts'
-import { type CourseItem, restsOn, restsOnBase } from './course.ts'
+import type { CourseItem } from './course.ts'
 import { type CostTerms, costOf, type CoursePlan, type Ramp, rampOf, RETURN_FROM, RETURN_TO } from './cost.ts'
 import { motionWord } from './motion-words.ts'
+import { restsOn, restsOnBase } from './rests-on.ts'
 import { andList } from './rule-words.ts'
 import type { CourseSettings } from './wishes.ts'
 
@@ -38,7 +40,6 @@ export interface PlanDescription {
   readonly ramp: Ramp
 }
 
-const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight']
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth', 'Ninth', 'Tenth']
 
 export function describePlan(course: readonly CourseItem[], plan: CoursePlan, settings: CourseSettings): PlanDescription {
@@ -58,7 +59,7 @@ export function describePlan(course: readonly CourseItem[], plan: CoursePlan, se
         return first === undefined || first === lesson ? [] : [{ motion, lessons: lesson - first }]
       })
       for (const motion of item.motions) met.set(motion, [...(met.get(motion) ?? []), lesson])
-      const needs = [...new Set([...(rests.get(item.id) ?? []).map((one) => one.on), bases.get(item.id)])].flatMap((id) =>
+      const needs = [...new Set([...(rests.get(item.id) ?? []).map((one) => one.on), bases.get(item.id)?.on])].flatMap((id) =>
         id ? [known.get(id)?.name ?? id] : [],
       )
       steps.push({
@@ -99,5 +100,5 @@ function explain({ place, difficulty, rise, needs, newMotions, comesBack }: Expl
 
 function newThings(motions: readonly Motion[]): string {
   const words = andList(motions.map(motionWord))
-  return motions.length === 1 ? `one new motion, ${words}` : `${COUNTS[motions.length] ?? motions.length} new motions, ${words}`
+  return motions.length === 1 ? `one new motion, ${words}` : `${countWord(motions.length)} new motions, ${words}`
 }

@@ -1,10 +1,10 @@
 /** The best order of a course: the search and its bound, taken in turns until the answer is proven or the steps are spent. */
 import { boundOrder, type Completion } from './bound.ts'
-import { type CostTerms, costOf, type CoursePlan } from './cost.ts'
+import { type CostTerms, costOf, type CoursePlan, lessonAim } from './cost.ts'
 import { type Conflict, conflictOf, findConflict } from './conflict.ts'
 import { byDifficulty, type CourseItem } from './course.ts'
 import { filledLessons } from './plan-of.ts'
-import { type OrderProblem, orderProblem } from './problem.ts'
+import { type ExtraLessons, type OrderProblem, orderProblem } from './problem.ts'
 import { isPin, type Rule, rulesOf } from './rules.ts'
 import { searchOrder, type SearchResult } from './search.ts'
 import type { CourseSettings } from './wishes.ts'
@@ -52,19 +52,65 @@ const KEPT_TO_PROVE = 3000
 
 export function findOrder(course: readonly CourseItem[], settings: CourseSettings, onProgress?: OnProgress): OrderAnswer {
   const rules = rulesOf(course, settings)
-  const problem = orderProblem(course, settings, rules)
   const conflict = findConflict(course, rules, settings)
-  if (!problem || conflict) return { found: false, conflict: conflict ?? conflictOf(course, rules), steps: 0 }
-  return new Finder(problem, course, settings, rules, onProgress).find()
+  if (conflict) return { found: false, conflict, steps: 0 }
+  let steps = 0
+  for (const extra of extraLessons(course, settings)) {
+    const problem = orderProblem(course, settings, rules, extra)
+    if (!problem) return { found: false, conflict: conflictOf(course, rules), steps }
+    const finder = new Finder(problem, onProgress)
+    const answer = finder.find()
+    steps += answer.steps
+    if (answer.plan) {
+      const cost = costOf(answer.plan, course, settings)
+      return { found: true, plan: answer.plan, cost, bound: answer.optimal ? cost.total : answer.bound, optimal: answer.optimal, steps }
+    }
+    if (problem.most >= course.length || finder.stopped) {
+      const named = answer.optimal ? provenConflict(course, rules, settings) : suspectedConflict(course, rules)
+      return { found: false, conflict: named, steps }
+    }
+  }
+  return { found: false, conflict: suspectedConflict(course, rules), steps }
+}
+
+/** The wished number of lessons is kept if it can be; else one lesson more, and so on: the teacher sees that it was not. */
+function extraLessons(course: readonly CourseItem[], settings: CourseSettings): readonly ExtraLessons[] {
+  if (settings.lessons === null) return [null]
+  const spare = Math.max(0, course.length - lessonAim(course, settings))
+  return Array.from({ length: spare + 1 }, (_, extra) => extra)
+}
+
+/** No order keeps all the rules, and minutes have to do with it: what can be left out while that stays so is left out. */
+function provenConflict(course: readonly CourseItem[], rules: readonly Rule[], settings: CourseSettings): Conflict {
+  let left = rules
+  const pins = left.filter(isPin)
+  if (canBeKept(course, pins, settings) === false) left = pins
+  for (const rule of left.slice(0, MOST_TRIED)) {
+    const rest = left.filter((other) => other !== rule)
+    if (canBeKept(course, rest, settings) === false) left = rest
+  }
+  return conflictOf(course, left, `; and a lesson has ${settings.lessonMinutes} minutes`)
+}
+
+function suspectedConflict(course: readonly CourseItem[], rules: readonly Rule[]): Conflict {
+  const pins = rules.filter(isPin)
+  const { sentence } = conflictOf(course, pins)
+  return {
+    rules: pins,
+    sentence: sentence.replace('These cannot all be kept', 'No order was found that keeps all of these, though it is not proven that there is none'),
+  }
 }
 
 /** The best lessons for an order that stays as it is; null where it breaks a rule. */
 export function divideIntoLessons(course: readonly CourseItem[], ids: readonly string[], settings: CourseSettings): CoursePlan | null {
-  const inTurn = ids.slice(1).map((then, index): Rule => ({ kind: 'before', first: ids[index] as string, then, because: { why: 'pinned-before' } }))
-  const problem = orderProblem(course, settings, [...rulesOf(course, settings), ...inTurn])
-  if (!problem || problem.count === 0) return null
-  const { lessons } = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_NEAR })
-  return lessons && named(problem, lessons)
+  const inTurn = ids.slice(1).map((then, index): Rule => ({ kind: 'before', first: ids[index] as string, or: [], then, because: { why: 'pinned-before' } }))
+  for (const extra of extraLessons(course, settings)) {
+    const problem = orderProblem(course, settings, [...rulesOf(course, settings), ...inTurn], extra)
+    if (!problem || problem.count === 0) return null
+    const { lessons } = searchOrder(problem, boundOrder(problem, Infinity, { rounds: 1 }), Infinity, { width: KEPT_NEAR })
+    if (lessons) return named(problem, lessons)
+  }
+  return null
 }
 
 /** The order by difficulty in the best lessons for it; `allowed`: it breaks no rule. */
@@ -87,17 +133,14 @@ class Finder {
   private cost = Infinity
   private bound = 0
   private steps = 0
-  private stopped = false
+  stopped = false
 
   constructor(
     private readonly problem: OrderProblem,
-    private readonly course: readonly CourseItem[],
-    private readonly settings: CourseSettings,
-    private readonly rules: readonly Rule[],
     private readonly onProgress: OnProgress | undefined,
   ) {}
 
-  find(): OrderAnswer {
+  find(): Found {
     const { count, room } = this.problem
     if (count === 0) return this.answer(true)
     const small = count <= PROVEN_UP_TO
@@ -144,28 +187,6 @@ class Finder {
     return found.complete || this.bound >= this.cost - 1e-9
   }
 
-  /** No order keeps all the rules, and minutes have to do with it: what can be left out while that stays so is left out. */
-  private provenConflict(): Conflict {
-    const { course, settings } = this
-    let left = this.rules
-    const pins = left.filter(isPin)
-    if (canBeKept(course, pins, settings) === false) left = pins
-    for (const rule of left.slice(0, MOST_TRIED)) {
-      const rest = left.filter((other) => other !== rule)
-      if (canBeKept(course, rest, settings) === false) left = rest
-    }
-    return conflictOf(course, left, `; and a lesson has ${settings.lessonMinutes} minutes`)
-  }
-
-  private suspectedConflict(): Conflict {
-    const pins = this.rules.filter(isPin)
-    const { sentence } = conflictOf(this.course, pins)
-    return {
-      rules: pins,
-      sentence: sentence.replace('These cannot all be kept', 'No order was found that keeps all of these, though it is not proven that there is none'),
-    }
-  }
-
   private plan(): CoursePlan | null {
     return this.best && named(this.problem, this.best)
   }
@@ -175,14 +196,17 @@ class Finder {
     return !this.stopped
   }
 
-  private answer(optimal: boolean): OrderAnswer {
+  private answer(optimal: boolean): Found {
     const plan = this.problem.count === 0 ? { lessons: [] } : this.plan()
-    if (!plan) {
-      return { found: false, conflict: optimal ? this.provenConflict() : this.suspectedConflict(), steps: this.steps }
-    }
-    const cost = costOf(plan, this.course, this.settings)
-    return { found: true, plan, cost, bound: optimal ? cost.total : this.bound, optimal, steps: this.steps }
+    return { plan, bound: this.bound, optimal, steps: this.steps }
   }
+}
+
+interface Found {
+  readonly plan: CoursePlan | null
+  readonly bound: number
+  readonly optimal: boolean
+  readonly steps: number
 }
 
 /** Whether some order keeps these rules; null where the search was not wide enough to say. */
@@ -194,13 +218,17 @@ function canBeKept(course: readonly CourseItem[], rules: readonly Rule[], settin
 }
 
 /** The easiest first, of those whose turn it may be. */
-function byDifficultyAllowed({ items, earlier }: OrderProblem): number[] {
+function byDifficultyAllowed({ items, earlier, earlierAny }: OrderProblem): number[] {
   const order: number[] = []
   const placed = new Set<number>()
   const waiting = byDifficulty(items.map(({ id, difficulty }, index) => ({ id, difficulty, index }))).map((one) => one.index)
   while (waiting.length > 0) {
-    const at = waiting.findIndex((item) => (earlier[item] as readonly number[]).every((one) => placed.has(one)))
-    const [item] = waiting.splice(at, 1) as [number]
+    const at = waiting.findIndex(
+      (item) =>
+        (earlier[item] as readonly number[]).every((one) => placed.has(one)) &&
+        (earlierAny[item] as readonly (readonly number[])[]).every((any) => any.some((one) => placed.has(one))),
+    )
+    const [item] = waiting.splice(Math.max(0, at), 1) as [number]
     order.push(item)
     placed.add(item)
   }

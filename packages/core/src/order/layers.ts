@@ -35,7 +35,7 @@ export function stackLayers(done: readonly WorkedExercise[], course: readonly Co
     item.after
       .filter(({ id }) => known.has(id) && id !== item.id)
       .map(({ id: first, because }): LayerLink => {
-        const words = beforeInWords({ kind: 'before', first, then: item.id, because: { why: 'cloth', reason: because } }, name)
+        const words = beforeInWords({ kind: 'before', first, or: [], then: item.id, because: { why: 'cloth', reason: because } }, name)
         return { first, then: item.id, because, words, broken: (place.get(first) ?? 0) > (place.get(item.id) ?? 0) }
       }),
   )

@@ -20,7 +20,7 @@ const MOTION_WORDS: Readonly<Record<Motion, string>> = {
   wind: 'winding with the second hand',
   cast: 'casting on the needle',
   stand: 'working on a standing needle',
-  weave: 'weaving over and under',
+  weave: 'weaving free of the cloth',
   eight: 'winding a figure of eight',
   angle: 'turning the angle',
   interlock: 'interlocking rows',

@@ -3,7 +3,7 @@ import { sequenceFrom } from '../geometry/index.ts'
 import type { Motion } from '../work/index.ts'
 import {
   brokenRules,
-  byDifficulty,
+  compareInWords,
   costOf,
   type CourseItem,
   type CoursePlan,
@@ -12,11 +12,13 @@ import {
   divideIntoLessons,
   findConflict,
   findOrder,
+  lessonAim,
   lessonsFor,
   planOf,
   refreshPlan,
   restsOn,
   restsOnBase,
+  tallyOf,
   type Rule,
   rulesOf,
   USUAL_WISHES,
@@ -34,6 +36,8 @@ const item = (id: string, difficulty: number, motions: readonly Motion[] = [], m
   family: id,
   stitch: id,
   base: null,
+  passes: 1,
+  measures: 1,
   after: [],
   detached: false,
   pins: {},
@@ -42,18 +46,54 @@ const item = (id: string, difficulty: number, motions: readonly Motion[] = [], m
 const settings: CourseSettings = { lessonMinutes: 90, lessons: null, lessonIds: ['l1', 'l2', 'l3', 'l4'], wishes: USUAL_WISHES }
 
 describe('rests on', () => {
-  it('is the easiest exercise of the course with that motion, and none for that one itself', () => {
-    const rests = restsOn([item('a', 10, ['split']), item('b', 20, ['split', 'wrap']), item('c', 15, ['wrap'])])
-    expect(rests.get('a')).toEqual([])
-    expect(rests.get('b')).toEqual([
-      { on: 'a', motion: 'split' },
-      { on: 'c', motion: 'wrap' },
+  const ons = (course: readonly CourseItem[], id: string) => (restsOn(course).get(id) ?? []).map(({ on, or, motion }) => [motion, on, ...or])
+
+  it('is the easiest exercise in the simplest stitch with that motion, and none for that one itself', () => {
+    const course = [item('a', 10, ['split']), item('b', 20, ['split', 'wrap']), item('c', 15, ['wrap'])]
+    expect(ons(course, 'a')).toEqual([])
+    expect(ons(course, 'b')).toEqual([
+      ['split', 'a'],
+      ['wrap', 'c'],
     ])
+  })
+
+  it('prefers the simplest stitch: fewer motions, then fewer passes, then fewer measures, though it be a little harder', () => {
+    // A back stitch before double running, which goes over the line twice; a knot before a knot on a stalk of some length.
+    expect(ons([item('back', 16, ['shared-hole']), item('double', 15.5, ['shared-hole'], { passes: 2 })], 'double')).toEqual([['shared-hole', 'back']])
+    expect(ons([item('knot', 39.4, ['wrap']), item('pistil', 39, ['wrap'], { measures: 2 })], 'pistil')).toEqual([['wrap', 'knot']])
+    // What is easier by more than a point need not wait, and others may follow it instead.
+    const course = [item('back', 16, ['shared-hole']), item('double', 13, ['shared-hole'], { passes: 2 }), item('stem', 22, ['shared-hole', 'keep-side'])]
+    expect(ons(course, 'double')).toEqual([])
+    expect(ons(course, 'stem')).toEqual([['shared-hole', 'back', 'double']])
+  })
+
+  it('binds two exercises of one stitch a point apart to nothing, and those further apart', () => {
+    const twins = (apart: number) => [item('a', 20, ['split'], { stitch: 'split' }), item('b', 20 + apart, ['split'], { stitch: 'split' })]
+    expect(ons(twins(1), 'b')).toEqual([])
+    expect(ons(twins(1.1), 'b')).toEqual([['split', 'a']])
+    const third = item('c', 30, ['split', 'edge'])
+    expect(ons([...twins(1), third], 'c')).toEqual([['split', 'a', 'b']])
+    expect(rulesOf(twins(1), settings)).toEqual([])
+  })
+
+  it('never counts what is built on a stitch as teaching it: a filling easier than the line it rests on', () => {
+    const course = [item('line', 31, ['split'], { stitch: 'split' }), item('filling', 25, ['split'], { base: 'split' })]
+    expect(ons(course, 'line')).toEqual([])
+    expect(ons(course, 'filling')).toEqual([['split', 'line']])
+    expect([...restsOnBase(course)]).toEqual([['filling', { on: 'line', or: [] }]])
+    expect(findOrder(course, settings).found).toBe(true)
+    // Nor in a roundabout way: Y needs of the filling what the line needs of Y.
+    const round = [
+      item('line', 40, ['split', 'edge', 'lay'], { stitch: 'split' }),
+      item('filling', 10, ['wrap'], { base: 'split' }),
+      item('y', 20, ['edge', 'wrap'], {}),
+    ]
+    expect(findConflict(round, rulesOf(round, settings), settings)).toBeNull()
   })
 
   it('a composite rests on the easiest exercise in its base as well', () => {
     const bases = restsOnBase([item('whipped', 20, [], { base: 'back' }), item('hard', 18, [], { stitch: 'back' }), item('easy', 12, [], { stitch: 'back' })])
-    expect([...bases]).toEqual([['whipped', 'easy']])
+    expect([...bases]).toEqual([['whipped', { on: 'easy', or: [] }]])
   })
 })
 
@@ -64,7 +104,7 @@ describe('the cost', () => {
   it('worked by hand: on the ramp, one lesson of two new motions, one return that comes too soon', () => {
     const cost = costOf({ lessons: [['a', 'b', 'c']] }, course, settings)
     // Novelty 3 x (2 - 1); split comes again in the lesson it was met in: 1.5; 18 fives are the even share.
-    expect(cost).toEqual({ evenness: 0, novelty: 3, return: 1.5, variety: 0, minutes: 0, total: 4.5 })
+    expect(cost).toEqual({ evenness: 0, novelty: 3, return: 1.5, variety: 0, minutes: 0, lessons: 0, total: 4.5 })
   })
 
   it('worked by hand: three lessons of 6 fives, the share being 18', () => {
@@ -72,6 +112,8 @@ describe('the cost', () => {
     expect(cost.novelty).toBe(0)
     expect(cost.return).toBe(0)
     expect(cost.minutes).toBeCloseTo(3 * 2 * (12 / 18) ** 2, 12)
+    // One would do: two more at 2.
+    expect(cost.lessons).toBe(4)
   })
 
   it('worked by hand: a step above the limit, a fall, and two of a family together', () => {
@@ -88,20 +130,23 @@ describe('the cost', () => {
   })
 })
 
-/** Every sequence and every way to divide it into lessons, each costed from its whole history. */
+/** Every sequence and every way to divide it into lessons, each costed from its whole history; in the fewest over the wished lessons that any has. */
 function cheapestOfAll(course: readonly CourseItem[], given: CourseSettings, rules: readonly Rule[] = rulesOf(course, given)): number {
+  const aim = given.lessons === null ? Infinity : lessonAim(course, given)
+  const bestIn = new Map<number, number>()
   const room = Math.floor(given.lessonMinutes / 5)
   const units = new Map(course.map((one) => [one.id, Math.min(room, Math.max(1, Math.round(one.minutes / 5)))]))
-  let best = Infinity
   const lessons: string[][] = []
   const placed = new Set<string>()
   const visit = (): void => {
     if (placed.size === course.length) {
-      if (isAllowed()) best = Math.min(best, costOf({ lessons }, course, given).total)
+      const over = Math.max(aim, lessons.length)
+      if (isAllowed()) bestIn.set(over, Math.min(bestIn.get(over) ?? Infinity, costOf({ lessons }, course, given).total))
       return
     }
     for (const { id } of course) {
-      if (placed.has(id) || rules.some((rule) => rule.kind === 'before' && rule.then === id && !placed.has(rule.first))) continue
+      if (placed.has(id) || rules.some((rule) => rule.kind === 'before' && rule.then === id && ![rule.first, ...rule.or].some((one) => placed.has(one))))
+        continue
       placed.add(id)
       lessons.push([id])
       visit()
@@ -121,7 +166,8 @@ function cheapestOfAll(course: readonly CourseItem[], given: CourseSettings, rul
       return rule.kind === 'before' || lessons.some((ids) => rule.ids.every((id) => ids.includes(id)))
     })
   visit()
-  return best
+  // Where no number is wished all count alike.
+  return aim === Infinity ? Math.min(Infinity, ...bestIn.values()) : (bestIn.get(Math.min(...bestIn.keys())) ?? Infinity)
 }
 
 const MOTIONS: readonly Motion[] = ['split', 'wrap', 'edge', 'catch-loop', 'pass-under', 'keep-side', 'lay']
@@ -140,6 +186,9 @@ function randomCourse(seed: number, most: number): CourseItem[] {
       MOTIONS.filter(() => next() < 0.3),
       {
         minutes: 15 + below(80),
+        // Some are in one stitch, some built on it, some go over the line twice.
+        ...(below(4) === 0 ? { stitch: 'twin' } : below(6) === 0 ? { base: 'twin' } : {}),
+        passes: below(5) === 0 ? 2 : 1,
         family: ['line', 'loop', 'knot'][below(3)] as string,
         after: below(8) === 0 ? [{ id: some, because: 'said' }] : [],
         detached: below(20) === 0,
@@ -177,6 +226,25 @@ describe('the best order', () => {
       expect(brokenRules(course, found.plan, settings)).toEqual([])
     }
     expect(solved).toBeGreaterThan(120)
+  })
+
+  it('keeps the wished number of lessons where it can be kept, as a full enumeration does, and else the next', () => {
+    let over = 0
+    for (let seed = 501; seed <= 620; seed += 1) {
+      // No two of fifty minutes share a lesson of ninety.
+      const course = randomCourse(seed * 7919, 7).map((one) => (seed % 3 === 0 ? { ...one, minutes: 50 } : one))
+      const given = { ...settings, lessons: 1 + (seed % 5) }
+      const best = cheapestOfAll(course, given)
+      const found = findOrder(course, given)
+      expect(found.found, `course ${seed}`).toBe(best < Infinity)
+      if (!found.found) continue
+      expect(found.cost.total, `course ${seed}`).toBeCloseTo(best, 9)
+      expect(found.optimal).toBe(true)
+      if (found.plan.lessons.length > lessonAim(course, given)) over += 1
+    }
+    // Both happen: minutes that do not divide so, and those that do.
+    expect(over).toBeGreaterThan(3)
+    expect(over).toBeLessThan(60)
   })
 
   it('does not depend on the order of its input, nor on chance', () => {
@@ -243,7 +311,9 @@ describe('the lessons of an order that stays', () => {
   it('are the best of all ways to divide it', () => {
     for (let seed = 401; seed < 421; seed += 1) {
       const course = randomCourse(seed, 8).map((one): CourseItem => ({ ...one, after: [], detached: false, pins: {} }))
-      const order = byDifficulty(course).map((one) => one.id)
+      const found = findOrder(course, { ...settings, wishes: { ...USUAL_WISHES, minutes: 0 } })
+      if (!found.found) throw new Error(found.conflict.sentence)
+      const order = found.plan.lessons.flat()
       let best = Infinity
       for (let cuts = 0; cuts < 2 ** (order.length - 1); cuts += 1) {
         const lessons: string[][] = []
@@ -459,5 +529,52 @@ describe('a plan explained', () => {
     ])
     expect(motions.find((one) => one.motion === 'shared-hole')).toEqual({ motion: 'shared-hole', first: 1, later: [3], returns: true })
     expect(motions.find((one) => one.motion === 'split')?.returns).toBe(false)
+  })
+})
+
+describe('one order beside another', () => {
+  // Ramp 10, 30, 50, 70; the limit is 40.
+  const course = [
+    item('a', 10, ['split']),
+    item('b', 30, ['split', 'wrap'], { stitch: 'a' }),
+    item('c', 50, ['split', 'edge']),
+    item('d', 70, ['split', 'lay']),
+  ]
+  const tally = (lessons: readonly (readonly string[])[], given = settings) => tallyOf(course, { lessons }, given)
+
+  it('counts rules, jumps, falls, new things at once, pairs and lessons', () => {
+    // b to a falls 20 and breaks "b needs what a teaches"; a to d rises 60; b brings two, d one more than the first of its lesson.
+    expect(
+      tally([
+        ['b', 'a'],
+        ['d', 'c'],
+      ]),
+    ).toEqual({ broken: 1, jumps: 1, falls: 2, crowded: 2, lost: 1, alike: 1, lessons: 2 })
+    expect(tally([['a'], ['b'], ['c'], ['d']])).toEqual({ broken: 0, jumps: 0, falls: 0, crowded: 0, lost: 0, alike: 1, lessons: 4 })
+  })
+
+  it('says what is gained, then what is given up', () => {
+    const none = { broken: 0, jumps: 0, falls: 0, crowded: 0, lost: 0, alike: 0, lessons: 6 }
+    expect(compareInWords({ ...none, jumps: 2, broken: 1 }, none)).toBe('Two fewer jumps, one rule kept.')
+    expect(compareInWords({ ...none, lost: 1 }, { ...none, falls: 1 })).toBe('One more motion comes back in time; but one more long fall.')
+    expect(compareInWords(none, { ...none, lessons: 8, broken: 2 })).toBe('Two more lessons, two rules broken.')
+    expect(compareInWords(none, none)).toBe('Nothing to count: only a more even climb, or evener lessons.')
+  })
+
+  it('more lessons than are wished are named, and two neighbours joined that fit', () => {
+    const given = { ...settings, lessons: 2, lessonMinutes: 60 }
+    const [broken, ...others] = brokenRules(course, { lessons: [['a'], ['b'], ['c', 'd']] }, given)
+    expect(others).toEqual([])
+    expect(broken?.sentence).toBe('There are 3 lessons, and you wish for 2.')
+    expect(broken?.repair).toMatchObject({
+      sentence: 'Join lessons 1 and 2.',
+      plan: {
+        lessons: [
+          ['a', 'b'],
+          ['c', 'd'],
+        ],
+      },
+    })
+    expect(brokenRules(course, { lessons: [['a'], ['b'], ['c', 'd']] }, { ...given, lessons: null })).toEqual([])
   })
 })

@@ -23,12 +23,13 @@ export function ruleInWords(rule: Rule, name: NameOf): string {
   }
 }
 
-export function beforeInWords({ first, then, because }: Before, name: NameOf): string {
+export function beforeInWords({ first, or, then, because }: Before, name: NameOf): string {
+  const teachers = orList([first, ...or].map(name))
   switch (because.why) {
     case 'motions':
-      return `${name(then)} needs ${andList(because.motions.map(motionWord))}, which ${name(first)} teaches more easily`
+      return `${name(then)} needs ${andList(because.motions.map(motionWord))}, which ${teachers} teaches more easily`
     case 'base':
-      return `${name(then)} is built on the stitch of ${name(first)}`
+      return `${name(then)} is built on the stitch of ${teachers}`
     case 'detached':
       return `${name(then)} stands free of the cloth, so ${name(first)} is worked before it`
     case 'pinned-before':
@@ -51,6 +52,10 @@ export function beforeInWords({ first, then, because }: Before, name: NameOf): s
 
 export function andList(words: readonly string[]): string {
   return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) as string}`
+}
+
+export function orList(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) as string}`
 }
 
 export function capital(sentence: string): string {

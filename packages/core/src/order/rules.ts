@@ -1,13 +1,15 @@
 /** What must hold in any order: from the moves, from the cloth, from the teacher's pins. */
 import type { Motion } from '../work/index.ts'
-import { type CourseItem, restsOn, restsOnBase } from './course.ts'
+import type { CourseItem } from './course.ts'
 import type { ClothReason } from './on-cloth.ts'
+import { restsOn, restsOnBase } from './rests-on.ts'
 import type { CourseSettings } from './wishes.ts'
 
-/** `first` stands before `then`. */
+/** `first`, or one of those that would do as well, stands before `then`. */
 export interface Before {
   readonly kind: 'before'
   readonly first: string
+  readonly or: readonly string[]
   readonly then: string
   readonly because:
     | { readonly why: 'motions'; readonly motions: readonly Motion[] }
@@ -53,11 +55,17 @@ function learning(course: readonly CourseItem[]): readonly Before[] {
   const rests = restsOn(course)
   const bases = restsOnBase(course)
   return course.flatMap((item) => {
-    const motions = new Map<string, Motion[]>()
-    for (const { on, motion } of rests.get(item.id) ?? []) motions.set(on, [...(motions.get(on) ?? []), motion])
-    const befores: Before[] = [...motions].map(([first, list]) => ({ kind: 'before', first, then: item.id, because: { why: 'motions', motions: list } }))
+    const motions = new Map<string, { first: string; or: readonly string[]; motions: Motion[] }>()
+    for (const { on, or, motion } of rests.get(item.id) ?? []) {
+      const key = [on, ...or].join(' ')
+      motions.set(key, { first: on, or, motions: [...(motions.get(key)?.motions ?? []), motion] })
+    }
+    const befores = [...motions.values()].map(
+      ({ first, or, motions: list }): Before => ({ kind: 'before', first, or, then: item.id, because: { why: 'motions', motions: list } }),
+    )
     const base = bases.get(item.id)
-    if (base !== undefined && !motions.has(base)) befores.push({ kind: 'before', first: base, then: item.id, because: { why: 'base' } })
+    if (base && !befores.some(({ first, or }) => or.length === 0 && first === base.on))
+      befores.push({ kind: 'before', first: base.on, or: base.or, then: item.id, because: { why: 'base' } })
     return befores
   })
 }
@@ -66,7 +74,7 @@ function cloth(course: readonly CourseItem[], known: ReadonlySet<string>): reado
   return course.flatMap((item) =>
     item.after
       .filter(({ id }) => known.has(id) && id !== item.id)
-      .map(({ id, because }): Before => ({ kind: 'before', first: id, then: item.id, because: { why: 'cloth', reason: because } })),
+      .map(({ id, because }): Before => ({ kind: 'before', first: id, or: [], then: item.id, because: { why: 'cloth', reason: because } })),
   )
 }
 
@@ -75,10 +83,10 @@ function pinned(course: readonly CourseItem[], known: ReadonlySet<string>): read
     const others = course.filter((other) => other.id !== id).map((other) => other.id)
     const named = (ids: readonly string[] | undefined): readonly string[] => (ids ?? []).filter((one) => known.has(one) && one !== id)
     return [
-      ...named(pins.before).map((then): Before => ({ kind: 'before', first: id, then, because: { why: 'pinned-before' } })),
-      ...named(pins.after).map((first): Before => ({ kind: 'before', first, then: id, because: { why: 'pinned-after' } })),
-      ...(pins.first ? others : []).map((then): Before => ({ kind: 'before', first: id, then, because: { why: 'pinned-first' } })),
-      ...(pins.last ? others : []).map((first): Before => ({ kind: 'before', first, then: id, because: { why: 'pinned-last' } })),
+      ...named(pins.before).map((then): Before => ({ kind: 'before', first: id, or: [], then, because: { why: 'pinned-before' } })),
+      ...named(pins.after).map((first): Before => ({ kind: 'before', first, or: [], then: id, because: { why: 'pinned-after' } })),
+      ...(pins.first ? others : []).map((then): Before => ({ kind: 'before', first: id, or: [], then, because: { why: 'pinned-first' } })),
+      ...(pins.last ? others : []).map((first): Before => ({ kind: 'before', first, or: [], then: id, because: { why: 'pinned-last' } })),
     ]
   })
 }
@@ -86,14 +94,14 @@ function pinned(course: readonly CourseItem[], known: ReadonlySet<string>): read
 /** What stands free or carries beads comes after all that lies flat, unless something flat has to follow it. */
 function detachedLast(course: readonly CourseItem[], befores: readonly Before[]): readonly Before[] {
   const follows = new Map<string, string[]>()
-  for (const { first, then } of befores) follows.set(first, [...(follows.get(first) ?? []), then])
+  for (const { first, or, then } of befores) for (const one of [first, ...or]) follows.set(one, [...(follows.get(one) ?? []), then])
   return course
     .filter((item) => item.detached)
     .flatMap((item) => {
       const later = reachable(item.id, follows)
       return course
         .filter((other) => !other.detached && !later.has(other.id))
-        .map((other): Before => ({ kind: 'before', first: other.id, then: item.id, because: { why: 'detached' } }))
+        .map((other): Before => ({ kind: 'before', first: other.id, or: [], then: item.id, because: { why: 'detached' } }))
     })
 }
 

@@ -21,6 +21,8 @@ interface Node {
   readonly used: number
   readonly hasNew: number
   readonly lesson: number
+  /** Minutes in fives of what is not yet placed. */
+  readonly left: number
   /** For each motion that should return: -1 not met, -2 settled, otherwise the lesson in which it was first met. */
   readonly met: readonly number[]
 }
@@ -103,13 +105,18 @@ function lessonsOf(last: Node): number[][] {
 
 class Search {
   steps = 0
-  private readonly hasPins: boolean
+  /** Whether it matters which lesson it is. */
+  private readonly countsLessons: boolean
   private readonly hasCompany: boolean
   private readonly masks: readonly (readonly number[])[]
   /** Prices of all items: those placed have been paid. */
   private readonly allPrices: number
-  /** For each item the motions it has: their place in the list of returns, and whether it is their first. */
-  private readonly motions: readonly { readonly at: number; readonly isFirst: boolean }[][]
+  /** For each item, sets of which one must have been placed. */
+  private readonly anyMasks: readonly (readonly (readonly number[])[])[]
+  /** For each item, those that bring one of its motions if they come first. */
+  private readonly unlessMasks: readonly (readonly (readonly number[])[])[]
+  /** For each item, which of the motions that should return it has. */
+  private readonly motions: readonly (readonly number[])[]
 
   constructor(
     private readonly problem: OrderProblem,
@@ -127,20 +134,18 @@ class Search {
     this.masks = problem.earlier.map((earlier, item) =>
       maskOf(near ? [...earlier, ...near.order.slice(0, Math.max(0, (place.get(item) as number) - near.reach + 1))] : earlier),
     )
-    this.hasPins = problem.lesson.some((one) => one >= 0)
+    this.anyMasks = problem.earlierAny.map((sets) => sets.map(maskOf))
+    this.unlessMasks = problem.freshUnless.map((sets) => sets.map(maskOf))
+    this.countsLessons = problem.most < problem.count || problem.lesson.some((one) => one >= 0)
     this.hasCompany = problem.with.some((companions) => companions.length > 0)
-    this.allPrices = completion.price.reduce((total, one) => total + one, 0)
-    this.motions = problem.items.map((_, item) =>
-      problem.returns.flatMap(({ first, others }, at): { at: number; isFirst: boolean }[] =>
-        first === item ? [{ at, isFirst: true }] : others.includes(item) ? [{ at, isFirst: false }] : [],
-      ),
-    )
+    this.allPrices = completion.price.reduce((total, one) => total + one, 0) + problem.lessonsCost - completion.lessonPrice * problem.most
+    this.motions = problem.items.map((_, item) => problem.returns.flatMap((having, at) => (having.includes(item) ? [at] : [])))
   }
 
   root(): Node {
     const placed = new Array<number>(Math.max(1, Math.ceil(this.problem.count / BITS))).fill(0)
     const met = this.problem.returns.map(() => MET_NOT)
-    return { parent: null, item: -1, opens: false, placed, cost: this.allPrices, least: 0, used: 0, hasNew: 0, lesson: -1, met }
+    return { parent: null, item: -1, opens: false, placed, cost: this.allPrices, least: 0, used: 0, hasNew: 0, lesson: -1, left: this.problem.totalUnits, met }
   }
 
   /**
@@ -174,15 +179,19 @@ class Search {
   }
 
   private stepsFrom(layer: readonly Node[], place: number): Step[] {
-    const { count, units, room, fullness, atPlace, next, fresh, freshAlone, freshMore, lesson: pinned } = this.problem
+    const { count, units, room, fullness, atPlace, next, freshAlone, freshMore, most, opening, lesson: pinned } = this.problem
     const steps: Step[] = []
+    const open = opening + this.completion.lessonPrice
     for (const node of layer) {
-      const mayOpen = node.item < 0 || this.mayClose(node)
+      // What is left must fit into the lessons that there may still be.
+      const lessonsLeft = most - node.lesson - 1
+      const mayOpen = lessonsLeft > 0 && node.left <= lessonsLeft * room && (node.item < 0 || this.mayClose(node))
       for (let item = 0; item < count; item += 1) {
         if (has(node.placed, item) || !this.mayFollow(node.placed, item)) continue
         this.steps += 1
         const size = units[item] as number
-        const isNew = (fresh[item] as number) > 0 ? 1 : 0
+        const fresh = this.freshIn(node.placed, item)
+        const isNew = fresh > 0 ? 1 : 0
         const pin = pinned[item] as number
         const arc =
           node.cost -
@@ -190,12 +199,12 @@ class Search {
           (atPlace[item * count + place] as number) +
           (node.item < 0 ? 0 : (next[node.item * count + item] as number))
         if (mayOpen && (pin < 0 || pin === node.lesson + 1)) {
-          const cost = arc + (node.item < 0 ? 0 : (fullness[node.used] as number)) + (freshAlone[item] as number)
+          const cost = arc + open + (node.item < 0 ? 0 : (fullness[node.used] as number)) + (freshAlone[fresh] as number)
           const after = this.completion.after(place, item, size, isNew)
           if (cost + after < this.atMost - 1e-9) steps.push({ node, item, opens: true, cost, least: cost + after, used: size, hasNew: isNew })
         }
         if (node.item >= 0 && node.used + size <= room && (pin < 0 || pin === node.lesson)) {
-          const cost = arc + ((node.hasNew ? freshMore[item] : freshAlone[item]) as number)
+          const cost = arc + ((node.hasNew ? freshMore : freshAlone)[fresh] as number)
           const hasNew = node.hasNew | isNew
           const after = this.completion.after(place, item, node.used + size, hasNew)
           if (cost + after < this.atMost - 1e-9) steps.push({ node, item, opens: false, cost, least: cost + after, used: node.used + size, hasNew })
@@ -211,7 +220,15 @@ class Search {
       const bits = mask[word] as number
       if (((placed[word] as number) & bits) !== bits) return false
     }
+    for (const any of this.anyMasks[item] as readonly (readonly number[])[]) if (!meets(placed, any)) return false
     return true
+  }
+
+  /** Motions that come to the course with this item, after what is placed. */
+  private freshIn(placed: readonly number[], item: number): number {
+    let fresh = this.problem.fresh[item] as number
+    for (const others of this.unlessMasks[item] as readonly (readonly number[])[]) if (!meets(placed, others)) fresh += 1
+    return fresh
   }
 
   /** The step as a plan of its own, with the motions that can no longer return paid for. */
@@ -220,9 +237,12 @@ class Search {
     const placed = [...node.placed]
     placed[Math.floor(item / BITS)] = (placed[Math.floor(item / BITS)] as number) | (1 << (item % BITS))
     const { met, unreturned } = this.noteMotions(node, item, lesson, placed)
-    const paid = unreturned * this.problem.returnCost
+    // Lessons that were allowed and not held were paid for in the relaxation.
+    const left = node.left - (this.problem.units[item] as number)
+    const unheld = left === 0 ? this.completion.lessonPrice * (this.problem.most - lesson - 1) : 0
+    const paid = unreturned * this.problem.returnCost + unheld
     if (least + paid >= this.atMost - 1e-9) return null
-    return { parent: node, item, opens, placed, cost: cost + paid, least: least + paid, used, hasNew, lesson, met }
+    return { parent: node, item, opens, placed, cost: cost + paid, least: least + paid, used, hasNew, lesson, left, met }
   }
 
   /** No one who must share the lesson is left out, and no one is pinned to it who is not in it. */
@@ -232,7 +252,7 @@ class Search {
       for (let one: Node | null = node; one && one.item >= 0; one = one.opens ? null : one.parent) {
         for (const other of companions[one.item] as readonly number[]) if (!has(node.placed, other)) return false
       }
-    if (this.hasPins) for (const [item, lesson] of pinned.entries()) if (lesson === node.lesson && !has(node.placed, item)) return false
+    if (this.countsLessons) for (const [item, lesson] of pinned.entries()) if (lesson === node.lesson && !has(node.placed, item)) return false
     return true
   }
 
@@ -240,17 +260,15 @@ class Search {
     const { returns } = this.problem
     const met = [...node.met]
     let unreturned = 0
-    for (const { at, isFirst } of this.motions[item] as { at: number; isFirst: boolean }[]) {
-      if (isFirst) met[at] = lesson
-      else {
-        const first = met[at] as number
-        if (first >= 0 && lesson - first >= RETURN_FROM && lesson - first <= RETURN_TO) met[at] = SETTLED
-      }
+    for (const at of this.motions[item] as readonly number[]) {
+      const first = met[at] as number
+      if (first === MET_NOT) met[at] = lesson
+      else if (first >= 0 && lesson - first >= RETURN_FROM && lesson - first <= RETURN_TO) met[at] = SETTLED
     }
     for (let at = 0; at < met.length; at += 1) {
       const first = met[at] as number
       if (first < 0) continue
-      if (lesson - first <= RETURN_TO && anyLeft((returns[at] as { others: readonly number[] }).others, placed)) continue
+      if (lesson - first <= RETURN_TO && anyLeft(returns[at] as readonly number[], placed)) continue
       met[at] = SETTLED
       unreturned += 1
     }
@@ -259,7 +277,7 @@ class Search {
 
   /** Two nodes with the same future are one. */
   private futureOf(node: Node): string {
-    let key = String.fromCharCode(node.item, node.used, node.hasNew, this.hasPins ? node.lesson : 0)
+    let key = String.fromCharCode(node.item, node.used, node.hasNew, this.countsLessons ? node.lesson : 0)
     for (const word of node.placed) key += String.fromCharCode(word & 0xffff, word >>> 16)
     for (const first of node.met) key += String.fromCharCode(first < 0 ? 100 - first : node.lesson - first)
     return this.hasCompany ? `${key};${this.waiting(node)}` : key
@@ -277,6 +295,11 @@ class Search {
 
 function has(placed: readonly number[], item: number): boolean {
   return ((placed[Math.floor(item / BITS)] as number) & (1 << (item % BITS))) !== 0
+}
+
+function meets(placed: readonly number[], mask: readonly number[]): boolean {
+  for (const [word, bits] of mask.entries()) if (((placed[word] as number) & bits) !== 0) return true
+  return false
 }
 
 function anyLeft(items: readonly number[], placed: readonly number[]): boolean {

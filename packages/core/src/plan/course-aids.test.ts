@@ -153,10 +153,25 @@ describe('how much practice', () => {
 describe('joining late', () => {
   it('needs what the lesson rests on, through everything that rests on, and nothing else', () => {
     const base = courseOf([line('x', 'running-stitch', 0)])[0] as CourseItem
-    const item = (id: string, difficulty: number, motions: CourseItem['motions']): CourseItem => ({ ...base, id, name: id, difficulty, motions, minutes: 20 })
-    const course = [item('a', 5, ['split']), item('b', 10, ['wrap']), item('c', 20, ['split', 'edge']), item('d', 30, ['edge'])]
+    const item = (id: string, difficulty: number, motions: CourseItem['motions']): CourseItem => ({
+      ...base,
+      id,
+      name: id,
+      stitch: id,
+      difficulty,
+      motions,
+      minutes: 20,
+    })
+    const course = [item('a', 5, ['split']), item('b', 10, ['wrap']), item('c', 20, ['split', 'edge']), item('d', 30, ['edge', 'lay', 'count'])]
     expect(catchUp(course, { lessons: [['a'], ['b'], ['c'], ['d']] }, 3, settings)).toEqual({ ids: ['a', 'c'], minutes: 40 })
     expect(catchUp(course, { lessons: [['a'], ['b'], ['c'], ['d']] }, 1, settings)).toEqual({ ids: [], minutes: 0 })
+  })
+
+  it('needs of two that teach it as well the one the class had', () => {
+    const base = courseOf([line('x', 'running-stitch', 0)])[0] as CourseItem
+    const item = (id: string, difficulty: number, motions: CourseItem['motions']): CourseItem => ({ ...base, id, name: id, difficulty, motions, minutes: 20 })
+    const course = [item('a', 20, ['split']), item('b', 20.5, ['split']), { ...item('c', 30, ['split', 'edge']), stitch: 'other' }]
+    expect(catchUp(course, { lessons: [['b'], ['a'], ['c']] }, 2, settings).ids).toEqual(['b'])
   })
 })
 
@@ -164,7 +179,7 @@ describe('what a composite is built on', () => {
   it('is taught before it, though nothing in its motions says so', () => {
     const course = courseOf([line('Cord', 'whipped-running', 0), line('Rain', 'running-stitch', 10)])
     expect(course.map((item) => item.base)).toEqual(['running-stitch', null])
-    expect(rulesOf(course, settings)).toContainEqual({ kind: 'before', first: 'Rain', then: 'Cord', because: { why: 'base' } })
+    expect(rulesOf(course, settings)).toContainEqual({ kind: 'before', first: 'Rain', or: [], then: 'Cord', because: { why: 'base' } })
   })
 })
 

@@ -8,3 +8,10 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 export function capitalised(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
+
+const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+
+/** "one", "two" ... "twelve", then figures. */
+export function countWord(count: number): string {
+  return SMALL[count] ?? String(count)
+}

@@ -10,6 +10,8 @@ export interface FoundPoint {
   readonly direction: Point
   /** On the edge of a shape, where the eye sees every slip. */
   readonly edge: boolean
+  /** As far to the side as the guide reaches: on a rail of a band, or anywhere beside a line. */
+  readonly side?: boolean
 }
 
 /** What a point may refer to besides its own frame. */
@@ -29,8 +31,8 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
       const t = value(form.t)
       const place = frame.at(value(form.s), t)
       const reach = t > 0 ? frame.values['wl'] : frame.values['wr']
-      const edge = frame.outlined === true && t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
-      return { at: place.at, direction: place.direction, edge }
+      const side = t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
+      return { at: place.at, direction: place.direction, edge: frame.outlined === true && side, side }
     }
     case 'last': {
       const last = around.last()

@@ -59,8 +59,8 @@ const BESIDE_TIED_MM = 0.08
 /** A fill's stitches turn when their directions differ by this, radians: two degrees. */
 const TURN_RAD = 0.035
 
-/** Threads no farther apart than this many of their widths make an edge between them that the eye sees. */
-const SIDE_BY_SIDE = 3
+/** Threads nearer than so many of their widths make an edge between them. */
+const SIDE_BY_SIDE = 2.5
 
 class Worker {
   private readonly thread: ThreadState
@@ -80,8 +80,8 @@ class Worker {
   /** A thread has been laid, so what is worked in another thread now ties it down. */
   private laid: ThreadRole | null = null
   private role: ThreadRole = MAIN_ROLE
-  /** Threads end side by side on the outline, so that their ends are its edge; those of a lattice only reach it. */
-  private buildsEdge = true
+  /** Threads lie side by side, so that their ends make an edge that the eye sees; those of a lattice only reach the outline. */
+  private sideBySide = false
   /** The row of an interlocking fill that is worked just now. */
   private row: number | null = null
 
@@ -148,7 +148,7 @@ class Worker {
     const { leftHand, document, materials } = this.work
     try {
       this.advance = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
-      this.buildsEdge = pass.place.kind !== 'across' || this.value(pass.place.pitch) <= SIDE_BY_SIDE * materials.W
+      this.sideBySide = this.pitchOf(pass) < SIDE_BY_SIDE * materials.W
       placed = placePass({
         place: pass.place,
         guide,
@@ -178,6 +178,12 @@ class Worker {
     return []
   }
 
+  /** From one stitch to the next, mm; what is placed singly stands next to nothing. */
+  private pitchOf({ place }: CompiledPass): number {
+    if (place.kind === 'along') return this.advance
+    return place.kind === 'across' ? this.value(place.pitch) : Infinity
+  }
+
   /** What the placement itself asks of the hands: an angle that changes, rows that interlock, threads that are counted. */
   private noteTurns(pass: CompiledPass, placed: Placed): void {
     const { place } = pass
@@ -185,6 +191,10 @@ class Worker {
     const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'pass' ? [move.past] : [])))
     // Spokes lie fast in the cloth at both ends; round a pin they give way to the needle.
     if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', frames.length)
+    if (place.kind === 'crossings') {
+      this.thread.note('lay')
+      this.thread.note('tie', frames.length)
+    }
     if (place.kind === 'cells') this.thread.note('count', frames.length)
     if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
     // Round a centre every stitch points another way.
@@ -354,8 +364,9 @@ class Worker {
       }
     }
     if (move.kind !== 'up' && move.kind !== 'down') return
-    if (found.edge) thread.note(this.buildsEdge ? 'edge' : 'width')
-    else if (made.block === 'repeat' && made.inner === null && this.isAside(move.point, found.at, frame)) thread.note('width')
+    const isAside = made.block === 'repeat' && made.inner === null && this.isAside(move.point, found.at, frame)
+    if (this.sideBySide && (found.edge || (isAside && found.side))) thread.note('edge')
+    else if (found.edge || isAside) thread.note('width')
   }
 
   /** Off the line by more than the thread is wide, and not to tie another thread down. */
