@@ -6,6 +6,13 @@ const LEVELS = ['base', 'units', 'geometry', 'materials', 'guide', 'notation', '
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-cycles-of-types',
+      comment: 'The inverse of an operation may be any other: their closed union is a circle by nature.',
+      severity: 'error',
+      from: { pathNot: '/operations/' },
+      to: { circular: true },
+    },
     { name: 'core-stands-alone', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' }, to: { path: '^(packages/(contract|print)|apps)/' } },
     { name: 'core-has-no-machine', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
     { name: 'core-libraries', comment: 'A new library in core is a decision: name it here and in docs/decisions.md.', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' }, to: { path: 'node_modules', pathNot: 'node_modules/(svgpath|clipper2-ts|poisson-disk-sampling)' } },

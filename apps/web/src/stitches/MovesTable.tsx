@@ -1,8 +1,8 @@
 /** The moves of one block as rows: what, where, its label, and the rest. */
-import type { Move } from '@lemmata/core/notation'
+import { type Move, MOVE_KINDS, type MoveKind } from '@lemmata/core/notation'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
-import { asKind, kindOf, MOVE_KINDS, MOVE_WORDS, type MoveKind, placeText, readPlace, readRest, restText } from './moves-text.ts'
+import { asKind, kindOf, MOVE_WORDS, placeText, readPlace, readRest, restText } from './moves-text.ts'
 
 interface Props {
   readonly title: string

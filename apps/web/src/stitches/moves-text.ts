@@ -2,29 +2,9 @@
  * Moves as a person types them: one field of the table is one property of a move. A field holds what the file
  * would hold: an expression, a named point, or JSON for the rarer forms.
  */
-import type { Move } from '@lemmata/core/notation'
+import { kindOfMove, type Move, type MoveKind } from '@lemmata/core/notation'
 
-/** What a move is called by its first word. */
-export const MOVE_KINDS = [
-  'up',
-  'down',
-  'by',
-  'under',
-  'over',
-  'wrap',
-  'cast',
-  'lay',
-  'round',
-  'each',
-  'hold',
-  'pin',
-  'bead',
-  'pad',
-  'cut',
-  'withdraw',
-] as const
-export type MoveKind = (typeof MOVE_KINDS)[number]
-
+/** What each kind of move is called in the table. */
 export const MOVE_WORDS: Readonly<Record<MoveKind, string>> = {
   up: 'come up',
   down: 'go down',
@@ -45,7 +25,7 @@ export const MOVE_WORDS: Readonly<Record<MoveKind, string>> = {
 }
 
 export function kindOf(move: Move): MoveKind {
-  return MOVE_KINDS.find((kind) => kind in move && !(kind === 'round' && 'up' in move)) ?? 'up'
+  return kindOfMove(move) ?? 'up'
 }
 
 const EMPTY: Readonly<Record<MoveKind, unknown>> = {

@@ -1,6 +1,6 @@
 /** The stitch document: where the needle goes and what the thread does on the way. */
 import { GUIDE_KINDS } from '@lemmata/core/guide'
-import type { Move, Pass, PointForm, StitchDocument } from '@lemmata/core/notation'
+import { kindOfMove, type Move, MOVE_KINDS, type MoveByKind, type MoveKind, type Pass, type PointForm, type StitchDocument } from '@lemmata/core/notation'
 import { z } from 'zod'
 import { id, longText, shortText } from './primitives.ts'
 
@@ -39,7 +39,8 @@ const pass = {
   ...common,
 }
 
-const moves = {
+/** One schema a kind of move; complete for the compiler. */
+const moves: { readonly [Kind in MoveKind]: z.ZodType<MoveByKind[Kind]> } = {
   up: z.strictObject({
     up: pointForm,
     round: z.enum(['inside', 'cross', 'left', 'right']).optional(),
@@ -73,18 +74,17 @@ const moves = {
   }),
   under: z.strictObject({ under: references, ...pass }),
   over: z.strictObject({ over: references, ...pass }),
-  // Last, for "round" is also a word of other moves.
   round: z.strictObject({ round: pointForm, to: pointForm, ...common }),
 }
 
 /** Chosen by its first word, so that a wrong move is told what is wrong with it rather than with all the others. */
 const move: z.ZodType<Move> = z.unknown().transform((given, context): Move => {
-  const name = given !== null && typeof given === 'object' ? Object.keys(moves).find((key) => key in given) : undefined
-  if (name === undefined) {
-    context.addIssue({ code: 'custom', message: `a move is one of ${Object.keys(moves).join(', ')}; this is ${JSON.stringify(given)?.slice(0, 60)}` })
+  const kind = given !== null && typeof given === 'object' ? kindOfMove(given) : null
+  if (kind === null) {
+    context.addIssue({ code: 'custom', message: `a move is one of ${MOVE_KINDS.join(', ')}; this is ${JSON.stringify(given)?.slice(0, 60)}` })
     return z.NEVER
   }
-  const parsed = moves[name as keyof typeof moves].safeParse(given)
+  const parsed = moves[kind].safeParse(given)
   if (parsed.success) return parsed.data
   for (const issue of parsed.error.issues) context.addIssue({ code: 'custom', message: issue.message, path: [...issue.path] })
   return z.NEVER

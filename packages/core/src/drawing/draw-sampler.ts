@@ -6,7 +6,8 @@ import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'
 import { mix } from '../materials/index.ts'
 import { DRAWN_MARKS, drawMarkItems, type MarkLook } from './draw-marks.ts'
-import { type Detail, detailFor, drawThread, type OneLook, type ThreadLook } from './draw-thread.ts'
+import { drawThread } from './draw-thread.ts'
+import { type Detail, detailFor, type OneLook, type ThreadLook } from './look.ts'
 import type { Drawing, DrawingItem, Layer } from './drawing.ts'
 
 export interface SamplerView {

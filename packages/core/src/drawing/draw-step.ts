@@ -1,7 +1,8 @@
 /** One step of a demonstration as a small picture: thread so far, behind and in front, numbered holes, the needle. */
 import type { Point } from '../geometry/index.ts'
 import type { Demonstration, Step } from '../steps/index.ts'
-import { drawThread, type Detail, lookFor, type ThreadLook } from './draw-thread.ts'
+import { drawThread } from './draw-thread.ts'
+import { type Detail, lookFor, type ThreadLook } from './look.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
 import { mix } from '../materials/index.ts'
 import { type NumberFrame, type NumberPlace, placeNumbers } from './number-places.ts'

@@ -1,8 +1,9 @@
 /** Drawings in millimetres: thread, marks, the sampler, and their SVG. */
 export { moveItems, scaleItems } from './drawing.ts'
 export type { Disc, Drawing, DrawingItem, Face, Fill, Layer, Stroke, Words } from './drawing.ts'
-export { detailFor, drawThread } from './draw-thread.ts'
-export type { Detail, ThreadLook } from './draw-thread.ts'
+export { drawThread } from './draw-thread.ts'
+export { detailFor } from './look.ts'
+export type { Detail, ThreadLook } from './look.ts'
 export { DRAWN_MARKS, drawMarkItems, PRINTED_MARKS } from './draw-marks.ts'
 export type { MarkLook } from './draw-marks.ts'
 export { drawExerciseThread, drawSampler, lookOf } from './draw-sampler.ts'

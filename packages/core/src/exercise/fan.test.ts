@@ -37,7 +37,7 @@ describe('pins fanned under one weave', () => {
     const done = fan(petal)
     if (!done.ok) throw new Error(done.problems[0]?.message)
     const { worked } = done.value
-    const weaving = worked.passes.filter((one) => one.kind === 'over' || one.kind === 'under')
+    const weaving = worked.surfaceMoves.filter((one) => one.kind === 'over' || one.kind === 'under')
     expect(weaving.length).toBeGreaterThan(40)
     weaving.forEach((one, index) => expect(one.kind).toBe(index % 2 === 0 ? 'over' : 'under'))
     // By hand: from the middle warp to the right edge (2 crossings), then rows of five. A warp met in two rows, one after the other, is passed the other way.

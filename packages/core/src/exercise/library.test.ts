@@ -72,19 +72,19 @@ describe('names', () => {
 
 describe('over and under', () => {
   it.each(['whipped-running', 'whipped-back', 'whipped-stem'])('%s passes under every stitch from one side', (id) => {
-    const { passes, segments } = work(id, line(60)).worked
-    expect(new Set(passes.map((pass) => pass.from))).toEqual(new Set(['right']))
-    expect(passes.length).toBe(segments.filter((segment) => segment.side === 'front' && segment.label === 'st').length)
-    // Each pass lies under a thread of the base: its piece has a lower order than the stitch it passes.
+    const { surfaceMoves: slides, segments } = work(id, line(60)).worked
+    expect(new Set(slides.map((slide) => slide.from))).toEqual(new Set(['right']))
+    expect(slides.length).toBe(segments.filter((segment) => segment.side === 'front' && segment.label === 'st').length)
+    // Each slide lies under a thread of the base: its piece has a lower order than the stitch it passes.
     const base = segments.filter((segment) => segment.label === 'st')
     const under = segments.filter((segment) => segment.thread !== 'main' && segment.side === 'front' && !Number.isInteger(segment.order))
-    expect(under.length).toBe(passes.length)
+    expect(under.length).toBe(slides.length)
     for (const [index, piece] of under.entries()) expect(piece.order).toBeLessThan((base[index] as { order: number }).order)
   })
 
   it.each(['threaded-running', 'threaded-back'])('%s alternates sides', (id) => {
-    const { passes } = work(id, line(60)).worked
-    for (const [index, pass] of passes.entries()) expect(pass.from).toBe(index % 2 === 0 ? 'right' : 'left')
+    const { surfaceMoves: slides } = work(id, line(60)).worked
+    for (const [index, slide] of slides.entries()) expect(slide.from).toBe(index % 2 === 0 ? 'right' : 'left')
   })
 })
 
@@ -250,8 +250,8 @@ describe('fills as the eye sees them', () => {
   })
 
   it('weaving goes over and under in turn, and the rounds of a wheel exchange', () => {
-    const { passes } = work('woven-wheel', { kind: 'ring', at: [0, 0], radiusMm: 5 }).worked
-    const kinds = passes.filter((pass) => pass.kind === 'under' || pass.kind === 'over').map((pass) => pass.kind)
+    const { surfaceMoves: slides } = work('woven-wheel', { kind: 'ring', at: [0, 0], radiusMm: 5 }).worked
+    const kinds = slides.filter((slide) => slide.kind === 'under' || slide.kind === 'over').map((slide) => slide.kind)
     expect(kinds.length).toBeGreaterThan(15)
     for (const [index, kind] of kinds.entries()) {
       if (index > 0) expect(kind).not.toBe(kinds[index - 1])
@@ -340,9 +340,9 @@ describe('long rows', () => {
       path: `M 0 0${Array.from({ length: count }, (_, index) => ` L ${index + 1} ${index % 2 === 0 ? 1 : 0}`).join('')}`,
     })
     const kept = (count: number): number => {
-      const { passes } = work('whipped-back', zigzag(count)).worked
-      const ways = new Set(passes.map((pass) => pass.inHand.way))
-      return [...ways].reduce((total, way) => total + way.length, 0) / passes.length
+      const { surfaceMoves: slides } = work('whipped-back', zigzag(count)).worked
+      const ways = new Set(slides.map((slide) => slide.inHand.way))
+      return [...ways].reduce((total, way) => total + way.length, 0) / slides.length
     }
     // What is kept for showing a step does not grow with the row: all share one way.
     expect(kept(2000) / kept(400)).toBeLessThan(1.2)

@@ -152,6 +152,6 @@ describe('mistakes', () => {
       work('french-knot').worked.segments.filter((segment) => segment.kind === 'knot').length - 1,
     )
     const whip = named('whipped-back', 'One pass left out')
-    expect(whip.shown.worked.passes.length).toBe(whip.done.worked.passes.length - 1)
+    expect(whip.shown.worked.surfaceMoves.length).toBe(whip.done.worked.surfaceMoves.length - 1)
   })
 })

@@ -47,7 +47,7 @@ const MENDS: Readonly<Record<string, (given: Case) => Mend | null>> = {
   'assign.no-needle': ({ problem, exercise }) => ({ words: 'Choose the needle again', operation: chooseAgain(exercise, roleOf(problem), 'needle') }),
   'assign.strands': ({ problem, exercise }) => ({ words: 'Choose the strands again', operation: chooseAgain(exercise, roleOf(problem), 'strands') }),
   'assign.no-variant': ({ exercise }) => ({
-    words: 'Take the usual version',
+    words: 'Take the usual way',
     operation: { kind: 'change-exercise', id: exercise.id, set: {}, clear: ['variant'] },
   }),
   'assign.no-role': ({ problem, exercise }) => {

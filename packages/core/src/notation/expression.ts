@@ -3,7 +3,7 @@
  * `+ - * / %`, brackets and a few functions. Names are looked up by the caller; whatever is not finite is
  * an error that says which expression it was.
  */
-import type { Expression } from './document.ts'
+import type { Expression } from './moves.ts'
 
 export class ExpressionError extends Error {}
 

@@ -1,5 +1,8 @@
 /** Stitch documents: their shape, their arithmetic, their parameters and variants. */
 export type * from './document.ts'
+export type * from './moves.ts'
+export { kindOfMove, MOVE_KINDS } from './moves.ts'
+export type * from './place.ts'
 export { cycleOf, isMoveLists, MAIN_ROLE, parameterSpec, rolesOf } from './document.ts'
 export { compileExpression, ExpressionError } from './expression.ts'
 export type { Compiled, Lookup } from './expression.ts'

@@ -2,8 +2,9 @@
  * Mistakes as changes of the moves. Those that teachers meet most follow from the moves themselves, so a
  * stitch that nobody has seen before has its usual mistakes too; a document may add its own.
  */
-import type { Mistake, Move, Pass, PointForm, StitchDocument } from './document.ts'
+import type { Mistake, Pass, StitchDocument } from './document.ts'
 import { cycleOf, isMoveLists } from './document.ts'
+import type { Move, PointForm } from './moves.ts'
 
 /** In the second repeat: the first shows how it should be, and the third that it goes on. */
 const ONCE: readonly number[] = [1]

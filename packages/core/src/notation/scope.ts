@@ -3,7 +3,8 @@
  * value is worked out; they may refer to each other but not in a ring.
  */
 import { error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { type Expression, type ParameterSpec, parameterSpec, type StitchDocument } from './document.ts'
+import { type ParameterSpec, parameterSpec, type StitchDocument } from './document.ts'
+import type { Expression } from './moves.ts'
 import { compileExpression, ExpressionError, FUNCTION_NAMES, type Lookup } from './expression.ts'
 
 /** Names that the notation gives a meaning; a parameter may not take one. */

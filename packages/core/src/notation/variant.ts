@@ -1,5 +1,6 @@
 /** One document holds several schools of a stitch; choosing one gives a plain document again. */
-import type { Pass, Rows, StitchDocument } from './document.ts'
+import type { Pass, StitchDocument } from './document.ts'
+import type { Rows } from './place.ts'
 
 /** The variant that the ways of working choose, unless one is named. Null for the document as it stands. */
 export function chooseVariant(document: StitchDocument, named: string | undefined, ways: Readonly<Record<string, unknown>>): string | null {

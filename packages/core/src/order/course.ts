@@ -6,10 +6,8 @@ import type { Motion } from '../work/index.ts'
 import { type ClothReason, orderOnCloth } from './on-cloth.ts'
 import { firstTeachers, type Teachable } from './rests-on.ts'
 
-export interface CourseItem {
-  readonly id: string
+export interface CourseItem extends Teachable {
   readonly name: string
-  readonly difficulty: number
   /** Minutes that count against the lesson: showing it, and working it, or the part of that done in class. */
   readonly minutes: number
   readonly homeMinutes: number
@@ -17,15 +15,7 @@ export interface CourseItem {
   readonly showMinutes: number
   /** Of these: what the first attempts at something new take longer. */
   readonly firstMinutes: number
-  readonly motions: readonly Motion[]
   readonly family: string
-  readonly stitch: string
-  /** The stitch that a composite or a filling of rows is built on. */
-  readonly base: string | null
-  /** How many times over the guide the stitch goes. */
-  readonly passes: number
-  /** Lengths, heights and counts that the hand must keep. */
-  readonly measures: number
   /** What must be worked first on the cloth, and why. */
   readonly after: readonly { readonly id: string; readonly because: ClothReason }[]
   /** Stands free of the cloth or carries beads: worked when everything around it is done. */

@@ -8,10 +8,20 @@
  * apart; or the one more than a point easier than the simplest. Those teach the motion as well, and what rests on it may follow any of them.
  */
 import type { Motion } from '../work/index.ts'
-import type { CourseItem } from './course.ts'
 
 /** What is looked at to tell what rests on what. */
-export type Teachable = Pick<CourseItem, 'id' | 'difficulty' | 'motions' | 'stitch' | 'base' | 'passes' | 'measures'>
+export interface Teachable {
+  readonly id: string
+  readonly difficulty: number
+  readonly motions: readonly Motion[]
+  readonly stitch: string
+  /** The stitch that a composite or a filling of rows is built on. */
+  readonly base: string | null
+  /** How many times over the guide the stitch goes. */
+  readonly passes: number
+  /** Lengths, heights and counts that the hand must keep. */
+  readonly measures: number
+}
 
 export interface RestsOn {
   readonly on: string

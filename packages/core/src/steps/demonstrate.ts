@@ -13,11 +13,11 @@ import {
   type Segment,
   type StitchWork,
   type SurfaceKind,
-  type SurfacePass,
+  type SurfaceMove,
   type WorkedStitch,
   workStitch,
 } from '../work/index.ts'
-import { passSentence, sentenceFor } from './words.ts'
+import { surfaceSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
 
@@ -161,7 +161,7 @@ const MOST_STEPS_OF_MANY = 8
 const MOST_STEPS_AT_PINS = 24
 
 /** A step before it is known whether it is shown: only then is what is in hand drawn. */
-type FoundStep = Omit<Step, 'inHand'> & { readonly past: SurfacePass | null }
+type FoundStep = Omit<Step, 'inHand'> & { readonly surface: SurfaceMove | null }
 
 function describe(request: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
   const { hand } = request
@@ -175,11 +175,11 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
     holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
-    steps: shown.map(({ past, ...step }, index) => ({
+    steps: shown.map(({ surface, ...step }, index) => ({
       ...step,
       number: index + 1,
       takes: step.thread !== (shown[index - 1]?.thread ?? (several ? null : MAIN_ROLE)),
-      inHand: past ? lyingInHand(past, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
+      inHand: surface ? lyingInHand(surface, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
     })),
     guide,
     hand,
@@ -191,7 +191,7 @@ function describe(request: DemonstrationRequest, guide: ReadGuide, worked: Worke
 const SHOWN_WAY = 160
 
 /** The thread in front, cut where it lies under others. */
-function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfacePass, thread: Segment['thread']): Segment[] {
+function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfaceMove, thread: Segment['thread']): Segment[] {
   const first = Math.max(0, points - SHOWN_WAY)
   const shown = unders.slice(0, count).filter((under) => under.from >= first && under.to < points)
   const pieces = cutUnders(
@@ -238,27 +238,27 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
   let previous: Move | null = null
   const endings = new Map<number, Segment[]>()
   for (const segment of worked.segments) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
-  const past = new Map<number, SurfacePass[]>()
-  for (const pass of worked.passes) past.set(pass.afterHole, [...(past.get(pass.afterHole) ?? []), pass])
+  const between = new Map<number, SurfaceMove[]>()
+  for (const move of worked.surfaceMoves) between.set(move.afterHole, [...(between.get(move.afterHole) ?? []), move])
   const onSurface = (after: number): void => {
-    for (const pass of past.get(after) ?? []) {
+    for (const surface of between.get(after) ?? []) {
       const hole = after >= 0 ? (numbers.get((worked.holes[after] as Hole).same) as number) : 0
       steps.push({
         number: 0,
         shownHoles: after + 1,
-        move: pass.kind,
-        at: seen(pass.at),
+        move: surface.kind,
+        at: seen(surface.at),
         hole,
         sameHole: true,
-        sentence: passSentence(pass, hand),
-        pass: pass.made.pass,
-        block: pass.made.block,
-        repeat: pass.made.repeat,
-        thread: document.passes[pass.made.pass]?.thread ?? MAIN_ROLE,
+        sentence: surfaceSentence(surface, hand),
+        pass: surface.made.pass,
+        block: surface.made.block,
+        repeat: surface.made.repeat,
+        thread: document.passes[surface.made.pass]?.thread ?? MAIN_ROLE,
         takes: false,
         sequence,
         loose: null,
-        past: pass,
+        surface,
         wraps: 0,
       })
     }
@@ -298,7 +298,7 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
       takes: false,
       sequence,
       loose: isLoose ? looseLoop(worked, index, flip) : null,
-      past: null,
+      surface: null,
       wraps: wound?.turns ?? 0,
     })
     previous = move

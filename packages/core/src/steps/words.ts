@@ -1,6 +1,6 @@
 /** The sentence of each step, made from the move. Every word that a learner reads about a move stands here. */
 import type { Move } from '../notation/index.ts'
-import type { SurfacePass, Wound } from '../work/index.ts'
+import type { SurfaceKind, SurfaceMove, Wound } from '../work/index.ts'
 
 export interface SentenceRequest {
   readonly move: Move | null
@@ -39,31 +39,29 @@ function windSentence({ wraps, wound }: SentenceRequest): string {
   return `Wrap the thread ${times} round the needle and hold it taut.`
 }
 
-/** What is done on the surface, without entering the cloth. */
-export function passSentence(pass: Pick<SurfacePass, 'kind' | 'from' | 'hitch' | 'labels'>, hand: 'right' | 'left'): string {
-  switch (pass.kind) {
-    case 'lay':
-      return 'Lay the thread along the line on top of the cloth, easy and without a twist.'
-    case 'round':
-      return 'Take the thread round the pin.'
-    case 'pin':
-      return 'Set a pin at the tip, its point back in the cloth and away from your hands.'
-    case 'bead':
-      return 'Take a bead on the thread and slide it down to the cloth.'
-    case 'pad':
-      return 'Lay the padding; what follows is worked over it.'
-    case 'cut':
-      return 'Open the cloth here: count twice, for it cannot be undone. Keep the points of the scissors in sight.'
-    case 'withdraw':
-      return 'Draw the counted threads out of the cloth between the two lines: it cannot be undone.'
-    case 'under':
-    case 'over':
-      break
-  }
-  const side = (pass.from === 'left') === (hand === 'right') ? 'left' : 'right'
-  const what = pass.labels.length > 1 ? `${pass.labels.length} threads` : 'the stitch'
-  const verb = pass.kind === 'under' ? `Slide under ${what}` : `Pass over ${what}`
-  return `${verb} from the ${side}, not into the cloth${pass.hitch ? ', with the thread under the needle' : ''}.`
+type Said = Pick<SurfaceMove, 'from' | 'hitch' | 'labels'>
+
+/** What is done on the surface, without entering the cloth; complete for the compiler. */
+const ON_SURFACE: { readonly [Kind in SurfaceKind]: (move: Said, hand: 'right' | 'left') => string } = {
+  under: (move, hand) => slideSentence('Slide under', move, hand),
+  over: (move, hand) => slideSentence('Pass over', move, hand),
+  lay: () => 'Lay the thread along the line on top of the cloth, easy and without a twist.',
+  round: () => 'Take the thread round the pin.',
+  pin: () => 'Set a pin at the tip, its point back in the cloth and away from your hands.',
+  bead: () => 'Take a bead on the thread and slide it down to the cloth.',
+  pad: () => 'Lay the padding; what follows is worked over it.',
+  cut: () => 'Open the cloth here: count twice, for it cannot be undone. Keep the points of the scissors in sight.',
+  withdraw: () => 'Draw the counted threads out of the cloth between the two lines: it cannot be undone.',
+}
+
+export function surfaceSentence(move: Said & Pick<SurfaceMove, 'kind'>, hand: 'right' | 'left'): string {
+  return ON_SURFACE[move.kind](move, hand)
+}
+
+function slideSentence(verb: string, { from, hitch, labels }: Said, hand: 'right' | 'left'): string {
+  const side = (from === 'left') === (hand === 'right') ? 'left' : 'right'
+  const what = labels.length > 1 ? `${labels.length} threads` : 'the stitch'
+  return `${verb} ${what} from the ${side}, not into the cloth${hitch ? ', with the thread under the needle' : ''}.`
 }
 
 function upAside({ hand }: SentenceRequest, move: Extract<Move, { up: unknown }>): string {

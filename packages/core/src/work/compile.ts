@@ -3,6 +3,7 @@ import { error, type Problem, type ProblemPath } from '../base/index.ts'
 import type { Expression, Move, Pass, PointForm, StitchDocument } from '../notation/index.ts'
 import { type Compiled, compileExpression, cycleOf, ExpressionError } from '../notation/index.ts'
 import type { CompiledMove, CompiledPass, CompiledPlace, CompiledPoint, CompiledReference, CompiledStitch } from './compiled.ts'
+import { readMove } from './moves/index.ts'
 
 const known = new WeakMap<StitchDocument, CompiledStitch>()
 
@@ -139,72 +140,14 @@ class Compiler {
 
   private move(move: Move, index: number, inner: number | null, path: ProblemPath, depth: number): CompiledMove {
     const common = { index, inner, as: move.as ?? null, when: move.when ?? null, only: move.only ?? null, except: move.except ?? null }
-    const split = (reference: string | undefined): CompiledReference | null => (reference === undefined ? null : this.reference(reference, path, 'split'))
-    if ('up' in move)
-      return {
-        ...common,
-        kind: 'up',
-        point: this.point(move.up, path, 0),
-        round: move.round ?? null,
-        split: split(move.split),
-        half: move.half ?? false,
-        wraps: this.maybe(move.wraps, path),
-        and: move.and === undefined ? null : this.point(move.and, path, 0),
-      }
-    if ('down' in move)
-      return {
-        ...common,
-        kind: 'down',
-        point: this.point(move.down, path, 0),
-        loose: move.loose ?? false,
-        split: split(move.split),
-        plunge: move.plunge ?? false,
-      }
-    if ('by' in move) return { ...common, kind: 'by', point: this.point(move.by, path, 0) }
-    if ('wrap' in move) return { ...common, kind: 'wrap', turns: this.expression(move.wrap, path), eight: move.turn === 'eight' }
-    if ('cast' in move) return { ...common, kind: 'cast', turns: this.expression(move.cast, path), free: this.maybe(move.free, path) }
-    if ('lay' in move)
-      return {
-        ...common,
-        kind: 'lay',
-        from: this.expression(move.lay[0], path),
-        to: this.expression(move.lay[1], path),
-        aside: this.maybe(move.aside, path),
-      }
-    if ('under' in move || 'over' in move) return { ...common, ...this.passMove(move, path) }
-    if ('round' in move) return { ...common, kind: 'round', post: this.point(move.round, path, 0), to: this.point(move.to, path, 0) }
-    if ('hold' in move) return { ...common, kind: 'hold' }
-    if ('pin' in move) return { ...common, kind: 'pin', point: this.point(move.pin, path, 0) }
-    if ('bead' in move) return { ...common, kind: 'bead', size: this.expression(move.bead, path) }
-    if ('pad' in move) return { ...common, kind: 'pad', height: this.expression(move.pad, path), felt: this.maybe(move.felt, path) }
-    if ('cut' in move) return { ...common, kind: 'cut', point: this.point(move.cut, path, 0), size: this.expression(move.size, path) }
-    if ('withdraw' in move) return { ...common, kind: 'withdraw', from: this.expression(move.withdraw[0], path), to: this.expression(move.withdraw[1], path) }
-    const { along, every, offset, from, back } = move.each
-    if (depth >= MOST_EACH) this.wrong(path, 'an "each" may not hold another "each".')
-    return {
-      ...common,
-      kind: 'each',
-      along: typeof along === 'string' ? this.reference(along, path, 'passed') : { from: this.point(along.from, path, 0), to: this.point(along.to, path, 0) },
-      every: this.expression(every, path),
-      offset: this.maybe(offset, path),
-      from: from === undefined ? null : this.point(from, path, 0),
-      back: back ?? false,
-      moves: depth >= MOST_EACH ? [] : move.moves.map((one, at) => this.move(one, index, at, [...path, at], depth + 1)),
-    }
-  }
-
-  private passMove(move: Extract<Move, { under: unknown } | { over: unknown }>, path: ProblemPath) {
-    const references = 'under' in move ? move.under : move.over
-    if (references.length === 0) this.wrong(path, 'name at least one thread to pass.')
-    return {
-      kind: 'pass' as const,
-      past: 'under' in move ? ('under' as const) : ('over' as const),
-      references: references.map((reference) => this.reference(reference, path, 'passed')),
-      from: move.from ?? ('near' as const),
-      at: this.maybe(move.at, path),
-      hitch: move.round === 'inside',
-      bight: this.maybe(move.bight, path),
-    }
+    return readMove(move, common, {
+      expression: (given) => this.expression(given, path),
+      maybe: (given) => this.maybe(given, path),
+      point: (given) => this.point(given, path, 0),
+      reference: (given, done) => this.reference(given, path, done),
+      inner: (moves) => (depth >= MOST_EACH ? null : moves.map((one, at) => this.move(one, index, at, [...path, at], depth + 1))),
+      wrong: (message) => this.wrong(path, message),
+    })
   }
 
   private needsLabel(label: string, path: ProblemPath, done: string): void {

@@ -1,6 +1,6 @@
 /** A stitch document after every expression has been read once and every label checked. */
 import type { Problem } from '../base/index.ts'
-import type { Compiled, Pass, Round, StitchDocument, When } from '../notation/index.ts'
+import type { Compiled, MoveKind, Pass, Round, StitchDocument, When } from '../notation/index.ts'
 import type { MoveRef } from './types.ts'
 
 export type CompiledPoint =
@@ -26,7 +26,7 @@ export interface CompiledReference {
   readonly at: Compiled | null
 }
 
-interface CompiledCommon {
+export interface CompiledCommon {
   /** Its place in the list of the document. */
   readonly index: number
   /** Its place among the moves of an `each`. */
@@ -37,54 +37,64 @@ interface CompiledCommon {
   readonly except: readonly number[] | null
 }
 
-export type CompiledMove = CompiledCommon &
-  (
-    | {
-        readonly kind: 'up'
-        readonly point: CompiledPoint
-        readonly round: Round | null
-        readonly split: CompiledReference | null
-        readonly half: boolean
-        readonly wraps: Compiled | null
-        readonly and: CompiledPoint | null
-      }
-    | {
-        readonly kind: 'down'
-        readonly point: CompiledPoint
-        readonly loose: boolean
-        readonly split: CompiledReference | null
-        readonly plunge: boolean
-      }
-    | { readonly kind: 'by'; readonly point: CompiledPoint }
-    | { readonly kind: 'wrap'; readonly turns: Compiled; readonly eight: boolean }
-    | { readonly kind: 'cast'; readonly turns: Compiled; readonly free: Compiled | null }
-    | { readonly kind: 'lay'; readonly from: Compiled; readonly to: Compiled; readonly aside: Compiled | null }
-    | { readonly kind: 'round'; readonly post: CompiledPoint; readonly to: CompiledPoint }
-    | { readonly kind: 'hold' }
-    | { readonly kind: 'pin'; readonly point: CompiledPoint }
-    | { readonly kind: 'bead'; readonly size: Compiled }
-    | { readonly kind: 'pad'; readonly height: Compiled; readonly felt: Compiled | null }
-    | { readonly kind: 'cut'; readonly point: CompiledPoint; readonly size: Compiled }
-    | { readonly kind: 'withdraw'; readonly from: Compiled; readonly to: Compiled }
-    | {
-        readonly kind: 'each'
-        readonly along: CompiledReference | { readonly from: CompiledPoint; readonly to: CompiledPoint }
-        readonly every: Compiled
-        readonly offset: Compiled | null
-        readonly from: CompiledPoint | null
-        readonly back: boolean
-        readonly moves: readonly CompiledMove[]
-      }
-    | {
-        readonly kind: 'pass'
-        readonly past: 'under' | 'over'
-        readonly references: readonly CompiledReference[]
-        readonly from: 'left' | 'right' | 'near'
-        readonly at: Compiled | null
-        readonly hitch: boolean
-        readonly bight: Compiled | null
-      }
-  )
+export interface CompiledUp extends CompiledCommon {
+  readonly kind: 'up'
+  readonly point: CompiledPoint
+  readonly round: Round | null
+  readonly split: CompiledReference | null
+  readonly half: boolean
+  readonly wraps: Compiled | null
+  readonly and: CompiledPoint | null
+}
+
+export interface CompiledDown extends CompiledCommon {
+  readonly kind: 'down'
+  readonly point: CompiledPoint
+  readonly loose: boolean
+  readonly split: CompiledReference | null
+  readonly plunge: boolean
+}
+
+export interface CompiledSlide<Past extends 'under' | 'over'> extends CompiledCommon {
+  readonly kind: Past
+  readonly references: readonly CompiledReference[]
+  readonly from: 'left' | 'right' | 'near'
+  readonly at: Compiled | null
+  readonly hitch: boolean
+  readonly bight: Compiled | null
+}
+
+export interface CompiledEach extends CompiledCommon {
+  readonly kind: 'each'
+  readonly along: CompiledReference | { readonly from: CompiledPoint; readonly to: CompiledPoint }
+  readonly every: Compiled
+  readonly offset: Compiled | null
+  readonly from: CompiledPoint | null
+  readonly back: boolean
+  readonly moves: readonly CompiledMove[]
+}
+
+/** Every kind of move, read; complete for the compiler. */
+export interface CompiledByKind extends Record<MoveKind, CompiledCommon> {
+  readonly up: CompiledUp
+  readonly down: CompiledDown
+  readonly by: CompiledCommon & { readonly kind: 'by'; readonly point: CompiledPoint }
+  readonly wrap: CompiledCommon & { readonly kind: 'wrap'; readonly turns: Compiled; readonly eight: boolean }
+  readonly cast: CompiledCommon & { readonly kind: 'cast'; readonly turns: Compiled; readonly free: Compiled | null }
+  readonly lay: CompiledCommon & { readonly kind: 'lay'; readonly from: Compiled; readonly to: Compiled; readonly aside: Compiled | null }
+  readonly hold: CompiledCommon & { readonly kind: 'hold' }
+  readonly pin: CompiledCommon & { readonly kind: 'pin'; readonly point: CompiledPoint }
+  readonly bead: CompiledCommon & { readonly kind: 'bead'; readonly size: Compiled }
+  readonly pad: CompiledCommon & { readonly kind: 'pad'; readonly height: Compiled; readonly felt: Compiled | null }
+  readonly cut: CompiledCommon & { readonly kind: 'cut'; readonly point: CompiledPoint; readonly size: Compiled }
+  readonly withdraw: CompiledCommon & { readonly kind: 'withdraw'; readonly from: Compiled; readonly to: Compiled }
+  readonly each: CompiledEach
+  readonly under: CompiledSlide<'under'>
+  readonly over: CompiledSlide<'over'>
+  readonly round: CompiledCommon & { readonly kind: 'round'; readonly post: CompiledPoint; readonly to: CompiledPoint }
+}
+
+export type CompiledMove = CompiledByKind[MoveKind]
 
 export type BlockName = MoveRef['block']
 

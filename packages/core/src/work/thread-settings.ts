@@ -30,11 +30,3 @@ export interface ThreadReference {
   readonly nearest: boolean
   readonly at: number | null
 }
-
-export interface PassHow {
-  readonly from: 'left' | 'right' | 'near'
-  readonly at: number
-  readonly hitch: boolean
-  readonly bightMm: number | null
-  readonly advanceMm: number
-}

@@ -88,8 +88,8 @@ export interface Fitted {
 /** What is done on the surface, between one hole and the next. */
 export type SurfaceKind = 'under' | 'over' | 'lay' | 'round' | 'pin' | 'bead' | 'pad' | 'cut' | 'withdraw'
 
-/** A pass of the needle past threads on the front, or something else done on the surface. */
-export interface SurfacePass {
+/** The needle slides past threads on the front, or something else is done on the surface. */
+export interface SurfaceMove {
   readonly kind: SurfaceKind
   readonly at: Point
   /** The side it comes from, of the direction of working, as worked. */
@@ -102,7 +102,7 @@ export interface SurfacePass {
   readonly inHand: InHand
 }
 
-/** The thread in front as it is when a pass is made: the beginning of a way that grows as the work goes on. */
+/** The thread in front as it is when such a move is made: the beginning of a way that grows as the work goes on. */
 export interface InHand {
   readonly way: readonly Point3[]
   /** So many of its points have been reached. */
@@ -131,7 +131,7 @@ export interface WorkedStitch {
   readonly patches: readonly Patch[]
   readonly segments: readonly Segment[]
   readonly holes: readonly Hole[]
-  readonly passes: readonly SurfacePass[]
+  readonly surfaceMoves: readonly SurfaceMove[]
   readonly fitted: Fitted
   /** Of all passes together. */
   readonly motions: MotionCounts

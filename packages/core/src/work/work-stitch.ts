@@ -3,7 +3,7 @@
  * and no stitch by name.
  */
 import { error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { dot, insetRegion, type Point, subtract, unit } from '../geometry/index.ts'
+import { dot, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import {
   type Compiled,
@@ -16,10 +16,10 @@ import {
 } from '../notation/index.ts'
 import { compileStitch, where } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
-import { framesOnThread } from './each.ts'
-import { findPoint, type FoundPoint } from './find-point.ts'
+import { type Around, findPoint, type FoundPoint } from './find-point.ts'
 import type { Frame, Placed, Run } from './frames.ts'
-import { gapAround, guideValues, isNow, preparesFor } from './meanings.ts'
+import { guideValues, isNow, preparesFor } from './meanings.ts'
+import { type Hand, workMove } from './moves/index.ts'
 import { placePass } from './place-pass.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
 import { ThreadState } from './thread-state.ts'
@@ -54,34 +54,44 @@ export function workStitch(work: StitchWork): Result<WorkedStitch> {
 
 /** A document may ask for any number of moves; a hand could not make more than these in a year. */
 const MOST_MOVES_MADE = 2_000_000
-/** A tie's holes stand so far beside the thread that it holds, mm. */
-const BESIDE_TIED_MM = 0.08
 /** A fill's stitches turn when their directions differ by this, radians: two degrees. */
 const TURN_RAD = 0.035
 
 /** Threads nearer than so many of their widths make an edge between them. */
 const SIDE_BY_SIDE = 2.5
 
-class Worker {
-  private readonly thread: ThreadState
+/** Before any frame is placed there is nothing to stand on. */
+const NO_FRAME: Frame = {
+  at: () => {
+    throw new MoveError('no frame has been placed yet.')
+  },
+  named: () => null,
+  mirror: 1,
+  values: {},
+}
+const NOTHING_MADE: MoveRef = { pass: 0, block: 'start', list: 0, repeat: 0, move: 0, inner: null }
+
+class Worker implements Hand {
+  readonly thread: ThreadState
   private readonly base: Map<string, number>
   private fitted: Fitted | null = null
   /** A thread laid along the whole, or padding, says nothing of pitch; the pass over it does. */
   private onlyPrepared = false
   private repeats = 0
-  private frame: Frame | null = null
+  frame: Frame = NO_FRAME
+  made: MoveRef = NOTHING_MADE
   /** The guide, or the part of it that is worked just now. */
-  private guide: ReadGuide
+  guide: ReadGuide
   private frameIndex = 0
-  private frames: readonly Frame[] = []
-  private advance = 0
-  private made = 0
-  private leftOut = false
-  /** A thread has been laid, so what is worked in another thread now ties it down. */
-  private laid: ThreadRole | null = null
-  private role: ThreadRole = MAIN_ROLE
+  frames: readonly Frame[] = []
+  advanceMm = 0
+  private movesMade = 0
+  leftOut = false
+  laid: ThreadRole | null = null
+  role: ThreadRole = MAIN_ROLE
+  readonly lineWidthMm: number
   /** Threads lie side by side, so that their ends make an edge that the eye sees; those of a lattice only reach the outline. */
-  private sideBySide = false
+  sideBySide = false
   /** The row of an interlocking fill that is worked just now. */
   private row: number | null = null
 
@@ -90,12 +100,13 @@ class Worker {
     seekable: ReadonlySet<string>,
   ) {
     this.guide = work.guide
+    this.lineWidthMm = work.materials.W
     this.base = new Map(Object.entries(work.materials))
     for (const [id, parameter] of work.parameters) this.base.set(id, parameter.value)
     this.thread = new ThreadState(this.settings(MAIN_ROLE, 'round'), seekable, { forgiving: work.forgiving ?? false, tight: work.tight ?? false })
   }
 
-  private settings(role: ThreadRole, lie: 'round' | 'flat'): ThreadSettings {
+  settings(role: ThreadRole, lie: 'round' | 'flat'): ThreadSettings {
     const { D, W, F, ds } = this.work.threads?.[role] ?? this.work.materials
     return { role, lie, diameterMm: D, lineWidthMm: lie === 'flat' ? F : W, shaftMm: ds }
   }
@@ -128,11 +139,11 @@ class Worker {
     if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
-    const { log, passes: past, patches } = this.thread
+    const { log, surfaceMoves, patches } = this.thread
     return success({
       segments: log.segments,
       holes: log.holes,
-      passes: past,
+      surfaceMoves,
       patches,
       faults: this.thread.faults,
       fitted: this.fitted,
@@ -147,7 +158,7 @@ class Worker {
     const { guide } = this
     const { leftHand, document, materials } = this.work
     try {
-      this.advance = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
+      this.advanceMm = pass.place.kind === 'along' ? pass.place.steps.reduce((total, one) => total + this.value(one), 0) : 0
       this.sideBySide = this.pitchOf(pass) < SIDE_BY_SIDE * materials.W
       placed = placePass({
         place: pass.place,
@@ -180,7 +191,7 @@ class Worker {
 
   /** From one stitch to the next, mm; what is placed singly stands next to nothing. */
   private pitchOf({ place }: CompiledPass): number {
-    if (place.kind === 'along') return this.advance
+    if (place.kind === 'along') return this.advanceMm
     return place.kind === 'across' ? this.value(place.pitch) : Infinity
   }
 
@@ -188,7 +199,7 @@ class Worker {
   private noteTurns(pass: CompiledPass, placed: Placed): void {
     const { place } = pass
     const frames = placed.runs.flatMap((run) => run.frames)
-    const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'pass' ? [move.past] : [])))
+    const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'under' || move.kind === 'over' ? [move.kind] : [])))
     // Spokes lie fast in the cloth at both ends; round a pin they give way to the needle.
     if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', frames.length)
     if (place.kind === 'crossings') {
@@ -220,7 +231,7 @@ class Worker {
       place.kind === 'along' || place.kind === 'across'
         ? placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
         : (placed.legs[0]?.pitchMm ?? 0)
-    const asked = place.kind === 'along' ? this.advance : place.kind === 'across' ? this.value(place.pitch) : pitchMm
+    const asked = place.kind === 'along' ? this.advanceMm : place.kind === 'across' ? this.value(place.pitch) : pitchMm
     return { count: repeats + (perRepeat > 0 ? Math.round(started / perRepeat) : 0), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
   }
 
@@ -266,196 +277,40 @@ class Worker {
   }
 
   private move(move: CompiledMove, made: MoveRef): void {
-    this.made += 1
-    if (this.made > MOST_MOVES_MADE) throw new MoveError(`more than ${MOST_MOVES_MADE} moves would be made. Ask for fewer stitches.`)
-    const frame = this.frame as Frame
-    const { thread } = this
-    const here = frame.at(0, 0)
-    const context = (direction: Point): MoveContext => ({ made, row: this.row, label: move.as, direction, mirror: frame.mirror })
-    switch (move.kind) {
-      case 'wrap':
-        return thread.wrap(this.value(move.turns), move.eight ? 'eight' : 'wrap', null)
-      case 'cast':
-        return thread.wrap(this.value(move.turns), 'cast', move.free ? this.value(move.free) : null)
-      case 'hold':
-        return thread.hold()
-      case 'bead':
-        return thread.bead(this.value(move.size), context(here.direction))
-      case 'pad': {
-        const felt = move.felt ? this.feltOutline(this.value(move.felt)) : null
-        return thread.pad(this.value(move.height), felt, context(here.direction))
-      }
-      case 'lay': {
-        this.laid = this.role
-        return thread.lay(this.wayAlong(frame, this.value(move.from), this.value(move.to), move.aside ? this.value(move.aside) : 0), context(here.direction))
-      }
-      case 'withdraw': {
-        const [low, high] = [this.value(move.from), this.value(move.to)]
-        const strip = [...this.wholeGuide(low), ...this.wholeGuide(high).reverse()]
-        return thread.openGround('withdraw', strip, context(here.direction))
-      }
-      case 'each':
-        return this.each(move, made)
-      case 'pass': {
-        const next = frame.at(1, 0).at
-        const scaleMm = Math.hypot(next.x - here.at.x, next.y - here.at.y)
-        const how = {
-          from: move.from,
-          at: move.at ? this.value(move.at) : 0.5,
-          hitch: move.hitch,
-          bightMm: move.bight ? this.value(move.bight) : null,
-          advanceMm: this.advance * scaleMm,
-        }
-        return thread.pass(
-          move.past,
-          move.references.map((one) => this.reference(one)),
-          how,
-          here.at,
-          context(here.direction),
-        )
-      }
-      default:
-        return this.moveAt(move, made)
-    }
+    this.movesMade += 1
+    if (this.movesMade > MOST_MOVES_MADE) throw new MoveError(`more than ${MOST_MOVES_MADE} moves would be made. Ask for fewer stitches.`)
+    this.made = made
+    workMove(move, this)
   }
 
-  /** Moves that are made at a place of the frame. */
-  private moveAt(move: MoveAtPlace, made: MoveRef): void {
-    const frame = this.frame as Frame
-    const { thread } = this
-    const context = (direction: Point): MoveContext => ({ made, row: this.row, label: move.as, direction, mirror: frame.mirror })
-    const found = this.point(move.kind === 'round' ? move.post : move.point, frame, this.frameIndex)
-    // A point beyond the ends: the move is left out, and with a coming up the going down that belongs to it.
-    if (move.kind === 'up') this.leftOut = !found
-    if (!found || (move.kind === 'down' && this.leftOut)) return
-    switch (move.kind) {
-      case 'up':
-        this.noteReturn(found)
-        thread.up(
-          found.at,
-          {
-            round: move.round,
-            split: move.split ? this.reference(move.split) : null,
-            half: move.half,
-            wraps: move.wraps ? this.value(move.wraps) : 0,
-            and: move.and ? (this.point(move.and, frame, this.frameIndex)?.at ?? null) : null,
-          },
-          context(found.direction),
-        )
-        break
-      case 'down':
-        this.noteReturn(found)
-        if (made.inner !== null || (this.laid !== null && this.laid !== this.role)) thread.note('tie')
-        thread.down(found.at, { loose: move.loose, split: move.split ? this.reference(move.split) : null, plunge: move.plunge }, context(found.direction))
-        break
-      case 'by':
-        thread.by(found.at)
-        break
-      case 'pin':
-        thread.pin(found.at, context(found.direction))
-        break
-      case 'cut':
-        thread.openGround('cut', gapAround(found.at, this.value(move.size), frame), context(found.direction))
-        break
-      case 'round': {
-        const to = this.point(move.to, frame, this.frameIndex)
-        if (to) thread.roundPost(found.at, to.at, context(found.direction))
-        break
-      }
-    }
-    if (move.kind !== 'up' && move.kind !== 'down') return
-    const isAside = made.block === 'repeat' && made.inner === null && this.isAside(move.point, found.at, frame)
-    if (this.sideBySide && (found.edge || (isAside && found.side))) thread.note('edge')
-    else if (found.edge || isAside) thread.note('width')
-  }
-
-  /** Off the line by more than the thread is wide, and not to tie another thread down. */
-  private isAside(form: CompiledPoint, at: Point, frame: Frame): boolean {
-    if (form.kind !== 'frame' || (this.laid !== null && this.laid !== this.role)) return false
-    const on = frame.at(this.value(form.s), 0).at
-    return Math.hypot(at.x - on.x, at.y - on.y) > this.work.materials.W
-  }
-
-  /** Small frames along a thread or between two points, each with the same moves. */
-  private each(move: Extract<CompiledMove, { kind: 'each' }>, made: MoveRef): void {
-    const outer = this.frame as Frame
-    const from = move.from ? this.point(move.from, outer, this.frameIndex) : null
-    // A thread that is tied down has been laid.
-    if ('label' in move.along && move.moves.some((one) => one.kind === 'down')) this.thread.note('lay')
-    let way: readonly Point[]
-    let halfWidthMm = this.work.materials.W / 2
-    if ('label' in move.along) {
-      const tied = this.thread.log.find(this.reference(move.along), outer.at(0, 0).at)
-      way = tied.points
-      halfWidthMm = this.settings(tied.thread, tied.lie).lineWidthMm / 2
-    } else {
-      const ends = [this.point(move.along.from, outer, this.frameIndex), this.point(move.along.to, outer, this.frameIndex)]
-      if (!ends[0] || !ends[1]) return
-      way = [ends[0].at, ends[1].at]
-    }
-    const inner = framesOnThread(way, {
-      everyMm: this.value(move.every),
-      offsetMm: move.offset ? this.value(move.offset) : null,
-      from: from?.at ?? null,
-      back: move.back,
-      halfWidthMm: halfWidthMm + BESIDE_TIED_MM,
-      mirror: outer.mirror,
-      values: outer.values,
-    })
-    for (const frame of inner) {
-      this.frame = frame
-      for (const one of move.moves) this.move(one, { ...made, inner: one.inner })
-    }
+  within(frame: Frame, moves: readonly CompiledMove[]): void {
+    const [outer, made] = [this.frame, this.made]
+    this.frame = frame
+    for (const move of moves) this.move(move, { ...made, inner: move.inner })
     this.frame = outer
+    this.made = made
   }
 
-  private reference(one: CompiledReference): ThreadReference {
-    return {
-      label: one.label,
-      back: one.back,
-      nearest: one.nearest,
-      index: one.index ? Math.round(this.value(one.index)) : null,
-      at: one.at ? this.value(one.at) : null,
-    }
+  context({ as }: CompiledMove, direction: Point): MoveContext {
+    return { made: this.made, row: this.row, label: as, direction, mirror: this.frame.mirror }
   }
 
-  private feltOutline(insetMm: number): readonly Point[] {
-    const { guide } = this
-    if (guide.kind !== 'shape') throw new MoveError('felt is laid under a shape, and this guide is not one.')
-    return insetRegion(guide.region, insetMm)[0] as readonly Point[]
+  readonly reference = (one: CompiledReference): ThreadReference => ({
+    label: one.label,
+    back: one.back,
+    nearest: one.nearest,
+    index: one.index ? Math.round(this.value(one.index)) : null,
+    at: this.maybe(one.at),
+  })
+
+  readonly value = (compiled: Compiled): number => compiled(this.lookup)
+
+  readonly point = (form: CompiledPoint): FoundPoint | null => {
+    const around: Around = { index: this.frameIndex, frames: this.frames, value: this.value, last: () => this.thread.lastPoint }
+    return findPoint(form, this.frame, around)
   }
 
-  /** Places on a line between two nominal distances, near enough that the curve through them follows the line. */
-  private wayAlong(frame: Frame, from: number, to: number, aside: number): Point[] {
-    const reach = to - from
-    const count = Math.min(2000, Math.max(1, Math.ceil(Math.abs(reach) / 1)))
-    const stops = Array.from({ length: count + 1 }, (_, index) => from + (reach * index) / count)
-    const corners = (frame.corners ?? []).filter((corner) => corner > Math.min(from, to) && corner < Math.max(from, to))
-    return [...stops, ...corners].sort((a, b) => (reach >= 0 ? a - b : b - a)).map((s) => frame.at(s, aside).at)
-  }
-
-  /** The whole guide at one height, as far as its frames go. */
-  private wholeGuide(t: number): Point[] {
-    const frames = this.frames
-    const last = frames[frames.length - 1] as Frame
-    return [...frames.map((frame) => frame.at(0, t).at), last.at(Math.max(0, last.values['rest'] ?? 0), t).at]
-  }
-
-  /** The needle travels against the direction of working: it cannot be loaded several stitches at a time. */
-  private noteReturn(found: FoundPoint): void {
-    const last = this.thread.lastPoint
-    if (!last) return
-    const travel = unit(subtract(found.at, last))
-    if (travel && dot(travel, found.direction) < -0.3) this.thread.note('turn-back')
-  }
-
-  private point(form: CompiledPoint, frame: Frame, index: number): FoundPoint | null {
-    return findPoint(form, frame, { index, frames: this.frames, value: (compiled) => this.value(compiled), last: () => this.thread.lastPoint })
-  }
-
-  private value(compiled: Compiled): number {
-    return compiled(this.lookup)
-  }
+  readonly maybe = (compiled: Compiled | null): number | null => (compiled ? compiled(this.lookup) : null)
 
   private readonly lookup = (name: string): number => {
     const known = this.base.get(name)
@@ -464,8 +319,8 @@ class Worker {
     if (name === 'n') return this.frames.length
     const count = /^count\((\w+)\)$/.exec(name)
     if (count) return this.thread.log.labelled(count[1] as string).length
-    const values = this.frame?.values
-    if (values && Object.hasOwn(values, name)) return values[name] as number
+    const { values } = this.frame
+    if (Object.hasOwn(values, name)) return values[name] as number
     // Before any frame is placed, what the guide itself gives.
     const own = guideValues(this.guide)
     if (Object.hasOwn(own, name)) return own[name] as number
@@ -481,5 +336,3 @@ class Worker {
     )
   }
 }
-
-type MoveAtPlace = Extract<CompiledMove, { kind: 'up' | 'down' | 'by' | 'pin' | 'cut' | 'round' }>

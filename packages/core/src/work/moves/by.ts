@@ -1,0 +1,12 @@
+/** Leading the thread across the front by a place. */
+import type { ByMove } from '../../notation/index.ts'
+import type { CompiledByKind } from '../compiled.ts'
+import type { MoveRule } from './rule.ts'
+
+export const by: MoveRule<ByMove, CompiledByKind['by']> = {
+  read: (move, common, reader) => ({ ...common, kind: 'by', point: reader.point(move.by) }),
+  work: (move, { point, thread }) => {
+    const found = point(move.point)
+    if (found) thread.lead([found.at], 'the thread is behind, so it cannot be led across the front. Come up first.')
+  },
+}

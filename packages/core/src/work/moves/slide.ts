@@ -1,0 +1,115 @@
+/** Sliding under threads on the front, or passing over them, without entering the cloth. */
+import { dot, leftOf, type Point, type Point3 } from '../../geometry/index.ts'
+import type { OverMove, UnderMove } from '../../notation/index.ts'
+import type { CompiledSlide } from '../compiled.ts'
+import { nearestOnThread, type PassedThread, placeOnThread, wayPast } from '../pass-rule.ts'
+import { wayRoundPost } from '../post-rule.ts'
+import { sideOf } from '../thread-lie.ts'
+import type { MoveContext, ThreadReference } from '../thread-settings.ts'
+import type { ThreadState } from '../thread-state.ts'
+import type { Segment } from '../types.ts'
+import type { Hand, MoveReader, MoveRule } from './rule.ts'
+
+export const under: MoveRule<UnderMove, CompiledSlide<'under'>> = {
+  read: (move, common, reader) => ({ ...common, kind: 'under', ...readSlide(move, move.under, reader) }),
+  work: slide,
+}
+
+export const over: MoveRule<OverMove, CompiledSlide<'over'>> = {
+  read: (move, common, reader) => ({ ...common, kind: 'over', ...readSlide(move, move.over, reader) }),
+  work: slide,
+}
+
+function readSlide(move: UnderMove | OverMove, references: readonly string[], reader: MoveReader) {
+  if (references.length === 0) reader.wrong('name at least one thread to pass.')
+  return {
+    references: references.map((reference) => reader.reference(reference, 'passed')),
+    from: move.from ?? ('near' as const),
+    at: reader.maybe(move.at),
+    hitch: move.round === 'inside',
+    bight: reader.maybe(move.bight),
+  }
+}
+
+function slide(move: CompiledSlide<'under' | 'over'>, hand: Hand): void {
+  const { frame, thread } = hand
+  const here = frame.at(0, 0)
+  const next = frame.at(1, 0).at
+  const how: SlideHow = {
+    from: move.from,
+    at: hand.maybe(move.at) ?? 0.5,
+    hitch: move.hitch,
+    bightMm: hand.maybe(move.bight),
+    // The frame may be stretched to fit.
+    advanceMm: hand.advanceMm * Math.hypot(next.x - here.at.x, next.y - here.at.y),
+  }
+  const context = hand.context(move, here.direction)
+  slidePast(thread, move.kind, move.references.map(hand.reference), how, here.at, context)
+}
+
+interface SlideHow {
+  readonly from: 'left' | 'right' | 'near'
+  readonly at: number
+  readonly hitch: boolean
+  readonly bightMm: number | null
+  readonly advanceMm: number
+}
+
+function slidePast(
+  thread: ThreadState,
+  kind: 'under' | 'over',
+  references: readonly ThreadReference[],
+  how: SlideHow,
+  near: Point,
+  context: MoveContext,
+): void {
+  const way = thread.inFront('there is no thread in front to slide. Come up first.')
+  const { settings, slid } = thread
+  const segments = references.map((one) => thread.log.find(one, near))
+  const lead = leadOf(references[0] as ThreadReference, segments[0] as Segment, how.at, near)
+  const passed: PassedThread[] = [
+    lead,
+    ...segments.slice(1).map((segment, index) => {
+      const share = references[index + 1]?.at ?? null
+      return share === null ? nearestOnThread(segment.points, lead.at) : placeOnThread(segment.points, share)
+    }),
+  ]
+  const before = way[way.length - 1] as Point3
+  const side = sideOf(lead, how.from, before, context)
+  const past = wayPast({
+    kind,
+    passed,
+    side,
+    direction: context.direction,
+    rho: settings.diameterMm,
+    before,
+    beforeSide: slid.side,
+    beforeAt: slid.at,
+    advanceMm: how.advanceMm,
+    bightMm: how.bightMm,
+  })
+  if (way.length > 1 && (past.slantBack.x !== 0 || past.slantBack.y !== 0))
+    way[way.length - 1] = { ...before, x: before.x + past.slantBack.x, y: before.y + past.slantBack.y }
+  if (how.hitch) {
+    const [entry, exit] = [past.through[0] as Point3, past.through[past.through.length - 1] as Point3]
+    const { diameterMm, lineWidthMm } = settings
+    const { direction, mirror } = context
+    way.push(...wayRoundPost({ a: before, b: entry, c: exit, direction, round: 'inside', mirror, diameterMm, lineWidthMm }).slice(1, -1))
+    thread.note('catch-loop')
+  } else way.push(...past.approach)
+  const from = way.length
+  way.push(...past.through)
+  if (kind === 'under') slid.unders.push({ from, to: way.length - 1, order: Math.min(...segments.map((segment) => segment.order)) - 0.5 })
+  thread.note(kind === 'under' ? 'pass-under' : 'pass-over', segments.length)
+  slid.side = { x: -side.x, y: -side.y }
+  slid.at = lead.at
+  const fromSide = dot(side, leftOf(context.direction)) >= 0 ? 'left' : 'right'
+  const last = thread.surfaceMoves.at(-1)
+  if (last && last.labels.length > 0 && last.from !== fromSide) thread.note('alternate')
+  thread.surface(kind, lead.at, context, { from: fromSide, hitch: how.hitch, labels: references.map((one) => one.label) })
+  if (context.label !== null && references[0]?.label !== undefined) thread.cutWay(context)
+}
+
+function leadOf(reference: ThreadReference, segment: Segment, at: number, near: Point): PassedThread {
+  return reference.nearest && reference.at === null ? nearestOnThread(segment.points, near) : placeOnThread(segment.points, reference.at ?? at)
+}

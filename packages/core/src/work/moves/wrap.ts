@@ -1,0 +1,31 @@
+/** Winding the thread round the needle: wraps, a figure of eight, loops cast on. */
+import type { CastMove, WrapMove } from '../../notation/index.ts'
+import type { CompiledByKind } from '../compiled.ts'
+import type { ThreadState } from '../thread-state.ts'
+import { MoveError } from '../thread-settings.ts'
+import type { Wound } from '../types.ts'
+import type { MoveRule } from './rule.ts'
+
+export const wrap: MoveRule<WrapMove, CompiledByKind['wrap']> = {
+  read: (move, common, reader) => ({ ...common, kind: 'wrap', turns: reader.expression(move.wrap), eight: move.turn === 'eight' }),
+  work: (move, { thread, value }) => wind(thread, value(move.turns), move.eight ? 'eight' : 'wrap', null),
+}
+
+export const cast: MoveRule<CastMove, CompiledByKind['cast']> = {
+  read: (move, common, reader) => ({ ...common, kind: 'cast', turns: reader.expression(move.cast), free: reader.maybe(move.free) }),
+  work: (move, { thread, value, maybe }) => wind(thread, value(move.turns), 'cast', maybe(move.free)),
+}
+
+const MOST_TURNS = 200
+
+function wind(thread: ThreadState, turns: number, wound: Wound, freeMm: number | null): void {
+  thread.inFront('there is nothing to wrap: come up first.')
+  if (!(turns >= 1) || turns > MOST_TURNS)
+    throw new MoveError(`${Number(turns.toFixed(2))} ${wound === 'cast' ? 'loops' : 'wraps'} cannot be made; ask for 1 to ${MOST_TURNS}.`)
+  const count = Math.round(turns)
+  thread.takeUp({ turns: count, wound, freeMm })
+  thread.note('wind')
+  thread.note(wound === 'cast' ? 'cast' : 'wrap', count)
+  if (wound === 'eight') thread.note('eight')
+  if (freeMm !== null) thread.note('stand')
+}
