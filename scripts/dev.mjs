@@ -11,7 +11,7 @@ const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 try {
   checkNode()
   await ensurePackages(root)
-  const service = await startService(root, { env: { NODE_ENV: 'development' }, onExit: (code) => process.exit(code ?? 1) })
+  const service = await startService(root, { env: { NODE_ENV: 'development' }, fromSource: true, onExit: (code) => process.exit(code ?? 1) })
   const vite = spawn(process.execPath, [join(root, 'node_modules/vite/bin/vite.js')], {
     cwd: join(root, 'apps/web'),
     stdio: 'inherit',

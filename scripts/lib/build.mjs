@@ -1,28 +1,33 @@
-/** Builds the page when something it is made of is newer than the last build. */
+/** Builds the page and the server when something they are made of is newer than the last build. */
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { InTheWay, say } from './say.mjs'
 import { run } from './run.mjs'
 
+const SHARED = ['packages/core/src', 'packages/contract/src', 'package-lock.json']
+const PAGE = { name: 'page', folder: 'apps/web', made: 'dist/index.html', from: ['src', 'public', 'index.html', 'vite.config.ts'] }
+const SERVER = { name: 'server', folder: 'apps/server', made: 'dist/main.js', from: ['src', 'vite.config.ts', '../../packages/print/src'] }
+
 export async function ensureBuilt(root) {
-  const built = join(root, 'apps/web/dist/index.html')
-  const sources = [
-    'apps/web/src',
-    'apps/web/public',
-    'apps/web/index.html',
-    'apps/web/vite.config.ts',
-    'packages/core/src',
-    'packages/contract/src',
-    'package-lock.json',
-  ].map((one) => join(root, one))
+  await ensurePart(root, PAGE)
+  await ensureServer(root)
+}
+
+export async function ensureServer(root) {
+  await ensurePart(root, SERVER)
+}
+
+async function ensurePart(root, { name, folder, made, from }) {
+  const built = join(root, folder, made)
+  const sources = [...from.map((one) => join(root, folder, one)), ...SHARED.map((one) => join(root, one))]
   if (existsSync(built) && newest(sources) < statSync(built).mtimeMs) return
-  say('Building the page …')
+  say(`Building the ${name} …`)
   const { code, output } = await run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build'], {
-    cwd: join(root, 'apps/web'),
+    cwd: join(root, folder),
     quiet: true,
     patience: 'still building',
   })
-  if (code !== 0) throw new InTheWay(`The page could not be built:\n${output}`)
+  if (code !== 0) throw new InTheWay(`The ${name} could not be built:\n${output}`)
 }
 
 function newest(paths) {

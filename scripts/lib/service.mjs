@@ -9,16 +9,17 @@ import { startMariaDb } from './mariadb.mjs'
 
 const FIRST_PORT = 4780
 
-export async function startService(root, { folder = join(root, '.data'), port, env = {}, onExit = () => {} } = {}) {
+/** `fromSource`: the server as it is being written, read by a TypeScript loader; otherwise as it was built. */
+export async function startService(root, { folder = join(root, '.data'), port, env = {}, fromSource = false, onExit = () => {} } = {}) {
   mkdirSync(folder, { recursive: true })
   const release = takeLock(folder)
   let database
   try {
     database = await startMariaDb(join(folder, 'mariadb'))
     const chosen = port ?? (await choosePort(folder))
-    const server = fork(join(root, 'apps/server/src/main.ts'), [], {
+    const server = fork(join(root, 'apps/server', fromSource ? 'src/main.ts' : 'dist/main.js'), [], {
       cwd: root,
-      execArgv: ['--import', 'tsx'],
+      execArgv: fromSource ? ['--import', 'tsx'] : ['--enable-source-maps'],
       env: {
         ...process.env,
         NODE_ENV: 'production',

@@ -31,6 +31,9 @@ interface Waiting {
   readonly timer: NodeJS.Timeout
 }
 
+/** Built, the worker is a file beside this one; from source it needs the loader that reads TypeScript. */
+const PRINT_WORKER = import.meta.url.endsWith('.ts') ? './print-worker.mjs' : './print-worker.js'
+
 let worker: Worker | null = null
 let nextId = 1
 const waiting = new Map<number, Waiting>()
@@ -49,7 +52,7 @@ export function print(job: Omit<PrintJob, 'id'>): Promise<Uint8Array> {
 
 function running(): Worker {
   if (worker) return worker
-  const started = new Worker(new URL('./print-worker.mjs', import.meta.url))
+  const started = new Worker(new URL(PRINT_WORKER, import.meta.url))
   started.on('message', (reply: PrintReply) => {
     const one = waiting.get(reply.id)
     if (!one) return
