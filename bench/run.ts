@@ -1,8 +1,8 @@
 /**
  * `npm run bench`: working a 40-exercise sampler of about 20 000 stitches, one edit of it, and the
  * library's wall and hand. Yardstick in the
- * same run: writing the same coordinates in a bare loop. Figures are medians of several rounds; quote the
- * ratios, not the milliseconds.
+ * same run, taken in turn with what is measured, so that a slow moment of the machine is in both: writing the same
+ * coordinates in a bare loop. Figures are medians of several rounds; quote the ratios, not the milliseconds.
  */
 import { roleThreads, workExercise, workSampler } from '@lemmata/core/exercise'
 import { drawSampler, drawStep, lookOf, writeSvg } from '@lemmata/core/drawing'
@@ -13,11 +13,14 @@ import { demonstrate } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { largeSampler } from './large-sampler.ts'
 
-const ROUNDS = 7
+const ROUNDS = 9
 
 function median(measure: () => number): number {
-  const times = Array.from({ length: ROUNDS }, measure).sort((a, b) => a - b)
-  return times[Math.floor(ROUNDS / 2)] as number
+  return middle(Array.from({ length: ROUNDS }, measure))
+}
+
+function middle(values: readonly number[]): number {
+  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] as number
 }
 
 function time(what: () => unknown): number {
@@ -44,24 +47,43 @@ function bareLoop(): unknown {
 }
 
 bareLoop()
-const yardstick = median(() => time(bareLoop))
-const whole = median(() => time(() => workSampler(sampler)))
+const yardsticks: number[] = []
+
+/** In turn with the yardstick. */
+function beside(what: () => unknown): Measured {
+  const times: number[] = []
+  const ratios: number[] = []
+  what()
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const yardstick = time(bareLoop)
+    const ms = time(what)
+    yardsticks.push(yardstick)
+    times.push(ms)
+    ratios.push(ms / yardstick)
+  }
+  return { ms: middle(times), ratio: middle(ratios) }
+}
+
+interface Measured {
+  readonly ms: number
+  readonly ratio: number
+}
+
+const whole = beside(() => workSampler(sampler))
 let turn = 0
 // One edit as the page takes it: applied by the reducer, laid again, and only what is no longer the same worked.
-const edit = median(() => {
+const edit = beside(() => {
   turn += 1
-  return time(() => {
-    const edited = applyOperation(sampler, { kind: 'set-parameters', id: 'e1', set: { L: 2.5 + turn / 1000 } })
-    if (!edited.ok) throw new Error(edited.problems[0]?.message)
-    const before = new Set(layExercises(sampler))
-    const around = surroundingsOf(edited.value)
-    return layExercises(edited.value).map((laid) => (before.has(laid) || !laid.ok ? null : workExercise(laid.value, around)))
-  })
+  const edited = applyOperation(sampler, { kind: 'set-parameters', id: 'e1', set: { L: 2.5 + turn / 1000 } })
+  if (!edited.ok) throw new Error(edited.problems[0]?.message)
+  const before = new Set(layExercises(sampler))
+  const surroundings = surroundingsOf(edited.value)
+  return layExercises(edited.value).map((laid) => (before.has(laid) || !laid.ok ? null : workExercise(laid.value, surroundings)))
 })
 const curved = layExercises(sampler)[2]
-const drag = median(() => time(() => (curved?.ok ? workExercise({ ...curved.value }, surroundingsOf(sampler)) : null)))
-const draw = median(() => time(() => drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'edged' })))
-const svg = median(() => time(() => writeSvg(drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'body' }))))
+const drag = beside(() => (curved?.ok ? workExercise({ ...curved.value }, surroundingsOf(sampler)) : null))
+const draw = beside(() => drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'edged' }))
+const svg = beside(() => writeSvg(drawSampler(sampler, worked, { side: 'front', worked: true, marks: true, detail: 'body' })))
 
 /** The library: each stitch on its practice guide, as the wall asks for it, and as the hand shows it move by move. */
 const around = surroundingsOf(newSampler('Library'))
@@ -69,7 +91,7 @@ const swatches = LIBRARY.map((document) => ({
   document,
   exercise: layAlone({ id: document.id, name: document.name, stitch: document.id }, practiceGuide(document.practice ?? practiceFor(document), 40, 20, 60)),
 }))
-const wall = median(() => time(() => swatches.map(({ exercise }) => workExercise(exercise, around))))
+const wall = beside(() => swatches.map(({ exercise }) => workExercise(exercise, around)))
 const hands = swatches
   .flatMap(({ document, exercise }) => {
     const result = workExercise(exercise, around)
@@ -92,16 +114,17 @@ const usualHand = hands[Math.floor(hands.length / 2)]?.ms ?? 0
 const slowestHand = hands[hands.length - 1]
 
 process.stdout.write(`${sampler.exercises.length} exercises, ${stitches} stitches, ${points} points\n\n`)
-row('bare loop (yardstick)', yardstick)
+const yardstick = middle(yardsticks)
+row('bare loop (yardstick)', { ms: yardstick, ratio: 1 })
 row('work the whole sampler', whole)
 row('one edit of it', edit)
 row('work one curved exercise (a drag)', drag)
 row('draw it, edges and light', draw)
 row('draw it and write SVG', svg)
 row(`the wall: ${swatches.length} stitches worked`, wall)
-row('a stitch worked for the hand (median)', usualHand)
-row(`the same at its slowest (${slowestHand?.id ?? ''})`, slowestHand?.ms ?? 0)
+row('a stitch worked for the hand (median)', { ms: usualHand, ratio: usualHand / yardstick })
+row(`the same at its slowest (${slowestHand?.id ?? ''})`, { ms: slowestHand?.ms ?? 0, ratio: (slowestHand?.ms ?? 0) / yardstick })
 
-function row(name: string, ms: number): void {
-  process.stdout.write(`${name.padEnd(48)} ${ms.toFixed(2).padStart(9)} ms   ${(ms / yardstick).toFixed(2).padStart(8)} x yardstick\n`)
+function row(name: string, { ms, ratio }: Measured): void {
+  process.stdout.write(`${name.padEnd(48)} ${ms.toFixed(2).padStart(9)} ms   ${ratio.toFixed(2).padStart(8)} x yardstick\n`)
 }

@@ -2,7 +2,7 @@
  * What is drawn on the cloth for an exercise: its lines, where to start and which way, and the holes that are marked.
  */
 import type { MeasuredPath, Point } from '../geometry/index.ts'
-import { distance, leftOf, placeAt, step } from '../geometry/index.ts'
+import { CellIndex, distance, leftOf, placeAt, step } from '../geometry/index.ts'
 import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
@@ -37,6 +37,7 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, { style, nth, 
   if (guide.kind === 'line') {
     marks.push(startOf(guide.path, hand))
   }
+  if (style === 'guide-only' && guide.kind !== 'spots') return marks
   const dots = dotsOf(worked, besideMm)
   if (style === 'every-hole' || guide.kind === 'spots') marks.push(...dots)
   else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
@@ -87,12 +88,10 @@ function linesOf(guide: Extract<ReadGuide, { kind: 'line' }>): Mark[] {
 
 /** The share of holes that a mark shows, 0 to 1. */
 export function markedShare(worked: WorkedStitch, marks: readonly Mark[], besideMm: number): number {
-  const all = dotsOf(worked, besideMm).length
-  const dots = marks.filter((mark) => mark.kind === 'dot').length
-  return all === 0 ? 1 : Math.min(1, dots / all)
+  if (worked.holes.length === 0) return 1
+  const dots = marks.reduce((count, mark) => count + (mark.kind === 'dot' ? 1 : 0), 0)
+  return dots === 0 ? 0 : Math.min(1, dots / dotsOf(worked, besideMm).length)
 }
-
-const CELLS_ACROSS = 2 ** 24
 
 type Dot = Extract<Mark, { kind: 'dot' }>
 /** Asked for by the marks and again by what counts those without one. */
@@ -107,17 +106,16 @@ function dotsOf(worked: WorkedStitch, besideMm: number): readonly Dot[] {
 }
 
 function gatherDots(worked: WorkedStitch, besideMm: number): Dot[] {
-  const dots: { at: Point; needle: 'up' | 'down' | 'both' }[] = []
-  const cells = new Map<number, number[]>()
+  const dots: { readonly kind: 'dot'; readonly at: Point; needle: 'up' | 'down' | 'both' }[] = []
+  const cells = new CellIndex()
   const size = Math.max(0.05, besideMm * 1.3)
   const cell = (value: number): number => Math.floor(value / size)
-  // Cloths are metres at the most: both numbers of a cell fit side by side into one.
-  const keyOf = (column: number, row: number): number => column * CELLS_ACROSS + row
   for (const hole of worked.holes) {
+    const [column, row] = [cell(hole.x), cell(hole.y)]
     let near = -1
     for (let dx = -1; dx <= 1 && near < 0; dx += 1) {
       for (let dy = -1; dy <= 1 && near < 0; dy += 1) {
-        for (const index of cells.get(keyOf(cell(hole.x) + dx, cell(hole.y) + dy)) ?? []) {
+        for (let index = cells.in(column + dx, row + dy); index >= 0; index = cells.before(index)) {
           if (distance((dots[index] as { at: Point }).at, hole) < size) near = index
         }
       }
@@ -127,11 +125,8 @@ function gatherDots(worked: WorkedStitch, besideMm: number): Dot[] {
       if (dot.needle !== hole.move) dot.needle = 'both'
       continue
     }
-    const key = keyOf(cell(hole.x), cell(hole.y))
-    const list = cells.get(key)
-    if (list) list.push(dots.length)
-    else cells.set(key, [dots.length])
-    dots.push({ at: { x: hole.x, y: hole.y }, needle: hole.move })
+    cells.add(column, row)
+    dots.push({ kind: 'dot', at: { x: hole.x, y: hole.y }, needle: hole.move })
   }
-  return dots.map((dot) => ({ kind: 'dot', ...dot }))
+  return dots
 }

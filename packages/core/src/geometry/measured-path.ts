@@ -4,7 +4,7 @@
  * `path.length` is exactly the last point kept. Points are finite (the contract checks them).
  */
 import { requireNumber } from '../base/index.ts'
-import { distance, lerp, type Point, subtract, unit } from './point.ts'
+import { distance, type Point } from './point.ts'
 
 /** Points nearer than this are one: a millionth of a micron, far under any thread and far over rounding. */
 const NEAREST_MM = 1e-9
@@ -74,8 +74,9 @@ export function placeAt(path: MeasuredPath, travelled: number, arriving = false)
   const to = path.points[index + 1] as Point
   const start = path.starts[index] as number
   const end = path.starts[index + 1] as number
-  const direction = unit(subtract(to, from)) ?? { x: 1, y: 0 }
-  return { at: lerp(from, to, (along - start) / (end - start)), direction }
+  const [dx, dy, size] = [to.x - from.x, to.y - from.y, end - start]
+  const share = (along - start) / size
+  return { at: { x: from.x + dx * share, y: from.y + dy * share }, direction: { x: dx / size, y: dy / size } }
 }
 
 function wrapRound(travelled: number, around: number, arriving: boolean): number {
@@ -83,18 +84,18 @@ function wrapRound(travelled: number, around: number, arriving: boolean): number
   return arriving && rest < 1e-9 && travelled > 1e-9 ? around : rest
 }
 
-export interface Nearest extends Place {
+export interface Nearest {
   readonly travelled: number
   readonly distance: number
   /** How far to the side, positive to the left of the direction of travel; beyond an end, the end's direction goes on. */
   readonly offset: number
 }
 
-/** The nearest place of the path to `to`, looked for between two distances travelled (the whole path by default). */
+/** Where, and how near, the path comes nearest to `to`, looked for between two distances travelled (the whole path by default). */
 export function nearestPlace(path: MeasuredPath, to: Point, from = 0, until = path.length): Nearest {
   const first = stretchAt(path, Math.max(0, from))
   const last = stretchAt(path, Math.min(path.length, until))
-  // Called for every place of every thread on a curve: only the best is made into a place.
+  // Called for every place of every thread on a curve: nothing is made but the answer.
   let best = first
   let bestShare = 0
   let least = Infinity
@@ -117,14 +118,11 @@ export function nearestPlace(path: MeasuredPath, to: Point, from = 0, until = pa
   const b = path.points[best + 1] as Point
   const dx = b.x - a.x
   const dy = b.y - a.y
-  const size = Math.hypot(dx, dy)
-  const at = { x: a.x + dx * bestShare, y: a.y + dy * bestShare }
+  const size = Math.sqrt(dx * dx + dy * dy)
   return {
-    at,
-    direction: { x: dx / size, y: dy / size },
     travelled: (path.starts[best] as number) + size * bestShare,
     distance: Math.sqrt(least),
-    offset: (dy * (to.x - at.x) - dx * (to.y - at.y)) / size,
+    offset: (dy * (to.x - a.x - dx * bestShare) - dx * (to.y - a.y - dy * bestShare)) / size,
   }
 }
 
@@ -170,15 +168,17 @@ export function startAtCorner(path: MeasuredPath): MeasuredPath {
 /** The tightest radius of curvature, judged over three places `span` mm apart; Infinity for a straight path. */
 export function tightestRadius(path: MeasuredPath, span: number): number {
   const stepMm = Math.min(span, path.length / 8)
-  if (!(stepMm > 0)) return Number.POSITIVE_INFINITY
+  if (!(stepMm > 0) || path.points.length < 3) return Number.POSITIVE_INFINITY
   let tightest = Number.POSITIVE_INFINITY
   const last = path.closed ? path.length : path.length - stepMm
-  for (let along = path.closed ? 0 : stepMm; along <= last + 1e-9; along += stepMm / 2) {
+  // Places half a step apart, each asked for once: the three looked at are every other of the latest five.
+  const first = path.closed ? 0 : stepMm
+  const places: Point[] = []
+  for (let half = 0, along = first; along <= last + 1e-9; half += 1, along = first + (half * stepMm) / 2) {
+    while (places.length < half + 5) places.push(placeAt(path, first + ((places.length - 2) * stepMm) / 2).at)
     const nearCorner = path.corners.some((corner) => Math.abs(corner - along) < stepMm)
     if (nearCorner) continue
-    const a = placeAt(path, along - stepMm).at
-    const b = placeAt(path, along).at
-    const c = placeAt(path, along + stepMm).at
+    const [a, b, c] = [places[half], places[half + 2], places[half + 4]] as [Point, Point, Point]
     const twiceArea = Math.abs((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x))
     if (twiceArea < 1e-9) continue
     // R = abc / (4 x area), the circle through three points.

@@ -34,11 +34,13 @@ export function cross(a: Point, b: Point): number {
 }
 
 export function length(a: Point): number {
-  return Math.hypot(a.x, a.y)
+  return Math.sqrt(a.x * a.x + a.y * a.y)
 }
 
+/** Not Math.hypot, which guards against overflow that millimetres never reach and costs ten times as much. */
 export function distance(a: Point, b: Point): number {
-  return Math.hypot(a.x - b.x, a.y - b.y)
+  const [dx, dy] = [a.x - b.x, a.y - b.y]
+  return Math.sqrt(dx * dx + dy * dy)
 }
 
 export function lerp(a: Point, b: Point, share: number): Point {

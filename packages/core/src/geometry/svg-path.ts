@@ -165,16 +165,13 @@ class PathReader {
   }
 }
 
-/** De Casteljau's construction. */
+/** Bernstein's form of a quadratic or cubic curve, from its three or four control points. */
 function onBezier(control: readonly Point[], share: number): Point {
-  let level = control
-  while (level.length > 1) {
-    level = level.slice(1).map((to, index) => {
-      const from = level[index] as Point
-      return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share }
-    })
-  }
-  return level[0] as Point
+  const rest = 1 - share
+  const [a, b, c, d] = control as readonly [Point, Point, Point, Point?]
+  const weights = d ? [rest ** 3, 3 * rest * rest * share, 3 * rest * share * share, share ** 3] : [rest * rest, 2 * rest * share, share * share, 0]
+  const [wa, wb, wc, wd] = weights as [number, number, number, number]
+  return { x: wa * a.x + wb * b.x + wc * c.x + wd * (d?.x ?? 0), y: wa * a.y + wb * b.y + wc * c.y + wd * (d?.y ?? 0) }
 }
 
 /** Indexes of given points where the path turns by more than 45 degrees. On a closed path the start may be one. */

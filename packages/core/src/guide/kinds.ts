@@ -42,8 +42,15 @@ export function guideWord(kind: GuideKind): string {
 }
 
 export function readGuide(guide: Guide): Result<ReadGuide> {
-  return toolsFor(guide).read(guide)
+  const before = read.get(guide)
+  if (before) return before
+  const result = toolsFor(guide).read(guide)
+  read.set(guide, result)
+  return result
 }
+
+/** A guide is never changed in place, and is asked for by all that is worked, measured and drawn on it. */
+const read = new WeakMap<Guide, Result<ReadGuide>>()
 
 /** Carried by a similarity; the same guide comes back for no movement at all. */
 export function transformGuide(guide: Guide, matrix: Matrix): Guide {

@@ -43,27 +43,37 @@ export interface ThreadUseSettings {
   readonly needlefulMm: number
 }
 
-const NOTHING: ThreadRun = { front: 0, back: 0, loops: 0, wraps: 0, trips: 0 }
-
 /** What was worked with each thread, by role and, in an interlocking fill, by row. */
 export function runsOf({
   segments,
   holes,
 }: Pick<WorkedStitch, 'segments' | 'holes'>): readonly { readonly role: ThreadRole; readonly row: number | null; readonly run: ThreadRun }[] {
-  const runs = new Map<string, { role: ThreadRole; row: number | null; run: ThreadRun }>()
-  const add = (role: ThreadRole, row: number | null, more: Partial<ThreadRun>): void => {
-    const key = `${role}/${row ?? ''}`
-    const was = runs.get(key)
-    runs.set(key, { role, row, run: addRuns(was?.run ?? NOTHING, { ...NOTHING, ...more }) })
+  const runs: { role: ThreadRole; row: number | null; run: Writable<ThreadRun> }[] = []
+  // Neighbours are nearly always of one thread and row.
+  let last: (typeof runs)[number] | undefined
+  const runFor = (role: ThreadRole, row: number | null): Writable<ThreadRun> => {
+    if (last?.role === role && last.row === row) return last.run
+    last = runs.find((one) => one.role === role && one.row === row)
+    if (!last) {
+      last = { role, row, run: { front: 0, back: 0, loops: 0, wraps: 0, trips: 0 } }
+      runs.push(last)
+    }
+    return last.run
   }
   for (const { thread, row, side, kind, lengthMm, wrapMm } of segments) {
-    if (side === 'back') add(thread, row, { back: lengthMm })
-    else if (kind === 'loop') add(thread, row, { loops: lengthMm })
-    else add(thread, row, { front: lengthMm, wraps: wrapMm })
+    const run = runFor(thread, row)
+    if (side === 'back') run.back += lengthMm
+    else if (kind === 'loop') run.loops += lengthMm
+    else {
+      run.front += lengthMm
+      run.wraps += wrapMm
+    }
   }
-  for (const { thread, row } of holes) add(thread, row, { trips: 1 })
-  return [...runs.values()]
+  for (const { thread, row } of holes) runFor(thread, row).trips += 1
+  return runs
 }
+
+type Writable<T> = { -readonly [Key in keyof T]: T[Key] }
 
 export function addRuns(one: ThreadRun, other: ThreadRun): ThreadRun {
   return {

@@ -141,17 +141,17 @@ export function measureDeviations(path: MeasuredPath, worked: WorkedStitch, band
   let pass = 0
   for (const segment of worked.segments) {
     if (segment.side !== 'front') continue
-    for (const at of samples(segment)) {
+    eachSample(segment, (at) => {
       // Another pass begins anywhere along the guide.
       const near = segment.made.pass === pass ? nearestNear(path, at, guess, window) : nearestPlace(path, at)
       pass = segment.made.pass
       guess = near.travelled
       // Beyond an open end there is no guide to keep to.
-      if (!path.closed && (near.travelled < 1e-6 || near.travelled > path.length - 1e-6)) continue
+      if (!path.closed && (near.travelled < 1e-6 || near.travelled > path.length - 1e-6)) return
       const off = Math.max(near.offset - band.left, -near.offset - band.right, 0)
       const leg = ends.findIndex((end) => near.travelled <= end + 1e-9)
       if (leg >= 0) deviations[leg] = Math.max(deviations[leg] as number, off)
-    }
+    })
   }
   return deviations
 }
@@ -163,14 +163,16 @@ function nearestNear(path: MeasuredPath, at: Point, guess: number, window: numbe
   return other.distance < near.distance ? other : near
 }
 
+const WAY_POINTS = [0]
+const AND_BETWEEN = [0, 0.25, 0.5, 0.75]
+
 /** Way-points and places between them: a straight stitch leaves a curve most at its middle. */
-function* samples(segment: Segment): Generator<Point> {
-  const { points } = segment
-  const shares = points.length > 4 ? [0] : [0, 0.25, 0.5, 0.75]
+function eachSample({ points }: Segment, look: (at: Point) => void): void {
+  const shares = points.length > 4 ? WAY_POINTS : AND_BETWEEN
   for (let index = 0; index + 1 < points.length; index += 1) {
     const a = points[index] as Point
     const b = points[index + 1] as Point
-    for (const share of shares) yield { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
+    for (const share of shares) look({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share })
   }
-  yield points[points.length - 1] as Point
+  look(points[points.length - 1] as Point)
 }

@@ -1,5 +1,5 @@
 /** What has been made so far: pieces of thread by label, holes by place, motions counted. */
-import { distance, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import { CellIndex, distance, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import { nearestOnThread } from './pass-rule.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
 import type { Hole, Motion, Segment, SegmentKind, Side, Wound } from './types.ts'
@@ -34,7 +34,7 @@ export class ThreadLog {
   constructor(private readonly seekable: ReadonlySet<string>) {}
   private readonly byLabel = new Map<string, Segment[]>()
   private readonly byCell = new Map<string, Segment[]>()
-  private readonly byPlace = new Map<string, number>()
+  private readonly byPlace = new CellIndex()
 
   note(motion: Motion, times = 1): void {
     this.counts.set(motion, (this.counts.get(motion) ?? 0) + times)
@@ -107,13 +107,22 @@ export class ThreadLog {
 
   makeHole(at: Point, move: 'up' | 'down', context: MoveContext, { role }: ThreadSettings): number {
     const index = this.holes.length
-    const key = `${Math.round(at.x / SAME_HOLE_MM)},${Math.round(at.y / SAME_HOLE_MM)}`
-    const same = this.byPlace.get(key) ?? index
-    if (same === index) this.byPlace.set(key, index)
-    else this.note('shared-hole')
+    const [column, row] = [Math.round(at.x / SAME_HOLE_MM), Math.round(at.y / SAME_HOLE_MM)]
+    const same = this.holeIn(column, row) ?? index
+    this.byPlace.add(column, row)
+    if (same !== index) this.note('shared-hole')
     this.holes.push({ x: at.x, y: at.y, move, thread: role, row: context.row, made: context.made, same })
     this.note(move)
     return index
+  }
+
+  /** The first hole that was made in this cell. */
+  private holeIn(column: number, row: number): number | null {
+    for (let index = this.byPlace.in(column, row); index >= 0; index = this.byPlace.before(index)) {
+      const { x, y, same } = this.holes[index] as Hole
+      if (Math.round(x / SAME_HOLE_MM) === column && Math.round(y / SAME_HOLE_MM) === row) return same
+    }
+    return null
   }
 
   sameHole(a: number, b: number): boolean {
