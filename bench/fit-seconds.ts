@@ -93,7 +93,7 @@ const HOLD = 0.01
 const around = surroundingsOf(newSampler('Fit'))
 const rows = RECKONED.map(({ stitch, guide, parameters, seconds }) => {
   const result = workExercise(layAlone({ id: stitch, name: stitch, stitch, parameters, materials: { main: { strands: 2 } } }, guide), around)
-  if (!result.ok) throw new Error(result.problems[0]?.message)
+  if (!result.ok) throw new Error(result.problems[0]?.code)
   const { motions, stitches } = result.value
   return { stitch, seconds, counts: MOTIONS.map((motion) => (motions[motion] ?? 0) / stitches) }
 })

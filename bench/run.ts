@@ -75,7 +75,7 @@ let turn = 0
 const edit = beside(() => {
   turn += 1
   const edited = applyOperation(sampler, { kind: 'set-parameters', id: 'e1', set: { L: 2.5 + turn / 1000 } })
-  if (!edited.ok) throw new Error(edited.problems[0]?.message)
+  if (!edited.ok) throw new Error(edited.problems[0]?.code)
   const before = new Set(layExercises(sampler))
   const surroundings = surroundingsOf(edited.value)
   return layExercises(edited.value).map((laid) => (before.has(laid) || !laid.ok ? null : workExercise(laid.value, surroundings)))

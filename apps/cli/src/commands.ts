@@ -26,7 +26,7 @@ import {
 import { type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
 import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
+import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 
 export interface Answer {
   readonly output: unknown
@@ -43,7 +43,9 @@ function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
   const { results, problems } = workSampler(sampler.value)
-  const exercises = Object.fromEntries([...results].map(([id, result]) => [id, result.ok ? describe(result.value) : { problems: result.problems }]))
+  const exercises = Object.fromEntries(
+    [...results].map(([id, result]) => [id, result.ok ? describe(result.value) : { problems: result.problems.map(withMessage) }]),
+  )
   return success({ output: { exercises }, wrong: hasErrors(problems) }, problems)
 }
 
@@ -86,7 +88,7 @@ function describe(done: WorkedExercise): unknown {
     coverage: done.coverage,
     minutes: minutes.total,
     difficulty,
-    problems: done.problems,
+    problems: done.problems.map(withMessage),
   }
 }
 
@@ -95,8 +97,13 @@ function fittedOf({ worked: { fitted } }: WorkedPiece): unknown {
   return { count, pitchMm, lengthMm, legs }
 }
 
+/** For who reads the file without our sentences. */
+function withMessage(problem: Problem): unknown {
+  return { ...problem, message: problemInWords(problem) }
+}
+
 function needleOf({ value, chosen, reason }: AssignedThread['needle']): unknown {
-  return { kind: value.family.id, size: value.size, chosen, reason }
+  return { kind: value.family.id, size: value.size, chosen, reason: problemInWords(reason) }
 }
 
 function fit(given: unknown): Result<Answer> {
@@ -134,7 +141,7 @@ function fitOfThread({ bundle, strands, needles }: AssignedThread) {
       name: nameNeedle(needle),
       shaftMm: needle.shaftMm,
       verdict,
-      reason,
+      reason: problemInWords(reason),
     })),
   }
 }
@@ -180,7 +187,7 @@ async function sheet(given: unknown, options: Readonly<Record<string, string>>):
   if (!file.ok) return file
   const wanted = sheetRequest.pick({ page: true, hand: true, lesson: true }).safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
-  if (options.out === undefined) return failure(error('cli.no-out', [], 'Say where the PDF goes: --out sheet.pdf'))
+  if (options.out === undefined) return failure(error('cli.no-out', []))
   const learner = learnerFor(file.value, options)
   if (!learner.ok) return learner
   // Loaded when needed: the other commands start in half the time without it.
@@ -200,12 +207,8 @@ function learnerFor(file: SamplerFile, options: Readonly<Record<string, string>>
     learners = read.value.learners
   }
   const found = learners.find((one) => one.id === options.learner)
-  const known = learners.map((one) => one.id).join(', ')
-  return found
-    ? success(found)
-    : failure(
-        error('cli.no-learner', [], `There is no learner "${options.learner}". ${known === '' ? 'Give her class with --class FILE.' : `There are ${known}.`}`),
-      )
+  const known = learners.map((one) => one.id)
+  return found ? success(found) : failure(error('cli.no-learner', [], { learner: options.learner, known }))
 }
 
 /** The stitch on its own practice guide: what the library and the checks show of it. */

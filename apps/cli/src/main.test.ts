@@ -45,7 +45,7 @@ describe('lemmata', () => {
   it('a caution is reported and the exit stays 0', () => {
     const { status, err } = lemmata(['work', '-'], one({ stitch: 'back-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0 L 50 30' }, parameters: { L: 7 } }))
     expect(status).toBe(0)
-    expect(err).toMatch(/Caution: exercises\[0\].*7\.50 mm/)
+    expect(err).toMatch(/Caution: exercises\[0\].*7\.5 mm/)
   })
 
   it.each([

@@ -1,7 +1,7 @@
 /** `lemmata COMMAND [FILE | -]`: the core on files, without server or database. */
 import { readFileSync, writeFileSync } from 'node:fs'
-import { type Problem } from '@lemmata/core/base'
-import { pathInWords, readJson } from '@lemmata/contract'
+import type { Problem, Sentences } from '@lemmata/core/base'
+import { pathInWords, problemInWords, readJson } from '@lemmata/contract'
 import { COMMANDS } from './commands.ts'
 
 const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
@@ -100,10 +100,19 @@ function readInput(file: string | null): string | null {
   }
 }
 
+const CLI_SENTENCES: Sentences = {
+  'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
+  'cli.no-learner': ({ learner, known }, say) => {
+    const ids = known as readonly string[]
+    return `There is no learner "${say(learner)}". ${ids.length === 0 ? 'Give her class with --class FILE.' : `There are ${ids.join(', ')}.`}`
+  },
+}
+
 function report(problems: readonly Problem[]): number {
   for (const problem of problems) {
-    const where = problem.path.length > 0 && !problem.message.startsWith(pathInWords(problem.path)) ? `${pathInWords(problem.path)}: ` : ''
-    process.stderr.write(`${problem.severity === 'caution' ? 'Caution: ' : ''}${where}${problem.message}\n`)
+    const words = problemInWords(problem, 'mm', CLI_SENTENCES)
+    const where = problem.path.length > 0 && !words.startsWith(pathInWords(problem.path)) ? `${pathInWords(problem.path)}: ` : ''
+    process.stderr.write(`${problem.severity === 'caution' ? 'Caution: ' : ''}${where}${words}\n`)
   }
   return 1
 }

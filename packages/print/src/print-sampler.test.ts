@@ -9,6 +9,7 @@ import { CHECK_BAR_MM, PAGE_SIZES } from '@lemmata/core/sheets'
 import { samplerOf, type ShortExercise } from '@lemmata/core/testing'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { printSampler } from './index.ts'
+import { sentenceOf, sentencesOf } from '@lemmata/core/testing'
 
 const DPI = 600
 const PX_PER_MM = DPI / 25.4
@@ -38,7 +39,7 @@ interface Grey {
 
 async function print(page: 'a4' | 'letter', given: Sampler = sampler): Promise<string> {
   const printed = await printSampler({ sampler: given, page, hand: 'right', made: new Date(0) })
-  if (!printed.ok) throw new Error(printed.problems[0]?.message)
+  if (!printed.ok) throw new Error(sentenceOf(printed.problems))
   const file = join(folder, `${page}-${Math.random()}.pdf`)
   writeFileSync(file, printed.value)
   return file
@@ -225,11 +226,11 @@ describe('a learner\u2019s version', () => {
   const sunniva: Learner = { id: 'v2', name: 'Sunniva', settled: true, choices: { e1: { strands: 5 } } }
   const words = async (learner?: Learner): Promise<{ text: string; problems: readonly string[] }> => {
     const printed = await printSampler({ sampler: hers, page: 'a4', learner, made: new Date(0) })
-    if (!printed.ok) throw new Error(printed.problems[0]?.message)
+    if (!printed.ok) throw new Error(sentenceOf(printed.problems))
     const file = join(folder, 'version.pdf')
     writeFileSync(file, printed.value)
     const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
-    return { text, problems: printed.problems.map((problem) => problem.message) }
+    return { text, problems: sentencesOf(printed.problems) }
   }
 
   it('names her, is for her hand, says what she chose and what is still hers to choose', async () => {

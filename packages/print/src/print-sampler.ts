@@ -23,22 +23,13 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
   const { sampler, problems: passedOver } = learner ? forLearner(order.sampler, learner) : { sampler: order.sampler, problems: [] }
   const lesson = order.lesson === undefined ? null : (sampler.lessons.find((one) => one.id === order.lesson) ?? null)
   if (order.lesson !== undefined && !lesson)
-    return failure(
-      error(
-        'print.no-lesson',
-        ['lessons'],
-        `There is no lesson "${order.lesson}" in this sampler. It has ${sampler.lessons.map((one) => one.id).join(', ') || 'none'}.`,
-      ),
-    )
+    return failure(error('print.no-lesson', ['lessons'], { lesson: order.lesson, has: sampler.lessons.map((one) => one.id) }))
   const worked = workSampler(sampler, lesson ? new Set(lesson.exercises) : undefined)
   const exercises = worked.done
   const problems: Problem[] = [...passedOver, ...worked.problems]
   if (exercises.length === 0) {
     const first = problems.find((problem) => problem.severity === 'error')
-    return failure(
-      first ?? error('print.nothing', ['exercises'], 'There is no exercise to print yet. Choose a stitch first.'),
-      ...problems.filter((problem) => problem !== first),
-    )
+    return failure(first ?? error('print.nothing', ['exercises']), ...problems.filter((problem) => problem !== first))
   }
   const title = sheetTitle(lesson, learner)
   const hand = order.hand ?? learner?.hand ?? 'right'

@@ -43,7 +43,7 @@ export async function findClass(who: Principal, id: string, transaction?: Transa
 
 export function classDocumentOf(row: ClassRow): ClassDocument {
   const read = readClass(row.document)
-  if (!read.ok) throw new Error(`class ${row.id} is stored unreadable: ${read.problems[0]?.message ?? ''}`)
+  if (!read.ok) throw new Error(`class ${row.id} is stored unreadable: ${read.problems[0]?.code ?? ''}`)
   return read.value
 }
 

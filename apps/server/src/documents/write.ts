@@ -60,7 +60,7 @@ export async function writeOperations<Document, One, Row extends { version: numb
   return { version: row.version, refused: [...refused, ...done.refused] }
 }
 
-const USED_ELSEWHERE = error('operation.id-used', [], 'This change has the number of another change, made elsewhere. Make it again.')
+const USED_ELSEWHERE = error('operation.id-used', [])
 
 function unreadable(operation: unknown): readonly Problem[] {
   const problem = storageProblem(operation)

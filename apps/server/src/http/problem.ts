@@ -1,6 +1,6 @@
 /** What goes wrong in a request, as a status, a code and a sentence that says what to do next. */
 import type { Problem } from '@lemmata/core/base'
-import type { ErrorAnswer } from '@lemmata/contract'
+import { type ErrorAnswer, problemInWords } from '@lemmata/contract'
 
 export class HttpProblem extends Error {
   constructor(
@@ -28,5 +28,5 @@ export const noSuchSampler = (): HttpProblem =>
 export function wrongInput(problems: readonly Problem[], status = 422): HttpProblem {
   const [first, ...rest] = problems
   const more = rest.length > 0 ? ` (and ${rest.length} more)` : ''
-  return new HttpProblem(status, first?.code ?? 'input.wrong', `${first?.message ?? 'This cannot be read.'}${more}`, {}, problems.slice(0, 20))
+  return new HttpProblem(status, first?.code ?? 'input.wrong', `${first ? problemInWords(first) : 'This cannot be read.'}${more}`, {}, problems.slice(0, 20))
 }

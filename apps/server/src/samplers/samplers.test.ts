@@ -1,5 +1,6 @@
 /** Samplers on the real application and a real MariaDB: allowed, not allowed, bad input, stale writes, printing. */
 import { randomUUID } from 'node:crypto'
+import { problemInWords } from '@lemmata/contract'
 import { sixThursdays } from '@lemmata/contract/demo'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -172,7 +173,7 @@ describe('operations', () => {
     expect(answer.status).toBe(200)
     expect(answer.body.version).toBe(2)
     expect(answer.body.refused.map((one: { id: string }) => one.id)).toEqual([wrong.id])
-    expect(answer.body.refused[0].problems[0].message.length).toBeGreaterThan(10)
+    expect(problemInWords(answer.body.refused[0].problems[0]).length).toBeGreaterThan(10)
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.document).toMatchObject({ name: 'Before', units: 'in' })
   })
 

@@ -57,7 +57,7 @@ export async function findSampler(who: Principal, id: string, options: { deleted
 /** The stored document; an older version is upgraded on reading. */
 export function documentOf(row: SamplerRow): Sampler {
   const read = readSampler(row.document)
-  if (!read.ok) throw new Error(`sampler ${row.id} is stored unreadable: ${read.problems[0]?.message ?? ''}`)
+  if (!read.ok) throw new Error(`sampler ${row.id} is stored unreadable: ${read.problems[0]?.code ?? ''}`)
   return read.value
 }
 

@@ -12,6 +12,7 @@ import { useSize } from '../drawing/use-size.ts'
 import { DYES } from '../look/theme.ts'
 import { edit } from '../store/index.ts'
 import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
+import { Cautions } from './Cautions.tsx'
 import { nearestExercise } from './nearest-exercise.ts'
 import { Rulers } from './Rulers.tsx'
 import { useDrag } from './use-drag.ts'
@@ -173,6 +174,7 @@ export function ClothView({ sampler, around, done, selected, drawn, shown, trueP
       {view && (
         <svg className="over" width={width} height={height}>
           <Rulers view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirrored ? sampler.cloth.widthMm : null} />
+          <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirrored ? sampler.cloth.widthMm : null} onSelect={onSelect} />
           {handles.map((handle) => {
             const at = toScreen(view, handle.at)
             const whole = handle.id === 'whole'

@@ -1,6 +1,7 @@
 /** What is known and chosen about the selected exercise. */
+import { problemInWords } from '@lemmata/contract'
 import type { Problem, Result } from '@lemmata/core/base'
-import { mendFor, outsideProblem } from '@lemmata/core/mend'
+import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
 import { fittedShare, nameOfStitch, possibleSubstitutes, spokenSize, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
@@ -106,11 +107,8 @@ export function ExerciseCard({ sampler, exercise, result }: Props) {
   )
 }
 
-/** Of the exercise itself, and of the place where it lies. */
 function problemsHere(result: Result<WorkedExercise> | null, sampler: Sampler): readonly Problem[] {
-  if (!result?.ok) return result?.problems ?? []
-  const outside = outsideProblem(result.value, sampler)
-  return outside ? [outside, ...result.value.problems] : result.value.problems
+  return result?.ok ? problemsOnCloth(result.value, sampler) : (result?.problems ?? [])
 }
 
 /** What a sample was worked with, as the log keeps it. */
@@ -129,7 +127,7 @@ function Substitutes({ sampler, done }: { sampler: Sampler; done: WorkedExercise
       <b>Or {nameOfStitch(substitute.stitch, sampler.stitches).toLowerCase()}:</b>{' '}
       {result.ok
         ? `${strandsInWords(result.value.assigned.main.strands.value)}, ${nameNeedle(result.value.assigned.main.needle.value).toLowerCase()} needle, ${counted(result.value.stitches, 'stitch', 'stitches')}, difficulty ${Math.round(result.value.difficulty.score)}.`
-        : (result.problems[0]?.message ?? '')}
+        : result.problems[0] && problemInWords(result.problems[0], sampler.units)}
     </p>
   ))
 }

@@ -1,5 +1,5 @@
 /** The exercises in order; the selected row opens in place into its card. */
-import { outsideProblem } from '@lemmata/core/mend'
+import { problemsOnCloth } from '@lemmata/core/mend'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { findStitch } from '@lemmata/core/stitches'
@@ -70,7 +70,7 @@ export function Spine({ sampler, onMove }: { sampler: Sampler; onMove: (by: numb
                 </span>
                 <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6 }}>
                   {result && !result.ok && <BrokenThreadGlyph title="cannot be worked" />}
-                  {result?.ok && (result.value.problems.length > 0 || outsideProblem(result.value, sampler)) && <KnotGlyph title="has a caution" />}
+                  {result?.ok && problemsOnCloth(result.value, sampler).length > 0 && <KnotGlyph title="has a caution" />}
                   {result?.ok && <Slope score={result.value.difficulty.score} />}
                 </span>
               </button>

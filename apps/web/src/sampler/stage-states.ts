@@ -22,7 +22,9 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
   const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length
   const reaching = worked.done.filter((one) => outsideProblem(one, sampler) !== null)
   const outside = reaching.length
-  const refused = worked.done.filter((one) => one.problems.some((problem) => problem.code === 'assign.needle')).length
+  const refused = worked.done.filter((one) =>
+    one.problems.some((problem) => problem.code === 'assign.needle' || problem.code === 'assign.no-needle-serves'),
+  ).length
   const noThread = sampler.exercises.filter((exercise) => {
     const result = worked.results.get(exercise.id)
     return result && !result.ok && result.problems.some((problem) => problem.code.startsWith('assign.'))

@@ -114,7 +114,7 @@ export function SheetsStage() {
       </div>
       {learner && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
       {own.problems.map((problem) => (
-        <ProblemLine key={problem.message} problem={problem} />
+        <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
       ))}
       {pages.length === 0 ? (
         <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>

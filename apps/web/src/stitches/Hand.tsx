@@ -1,4 +1,5 @@
 /** The hand: a stitch's moves, one after another, front and back, right- or left-handed. Driven by the worked pieces. */
+import { problemInWords } from '@lemmata/contract'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Hand as HandSide } from '@lemmata/core/steps'
 import { Button, Segmented } from 'antd'
@@ -16,7 +17,7 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
   const state = useHand(done, leftFirst)
   const [large, setLarge] = useState(false)
   const { shown, step } = state
-  if (!shown.ok || !step) return <p className="wrong">{shown.problems[0]?.message ?? 'This stitch cannot be shown.'}</p>
+  if (!shown.ok || !step) return <p className="wrong">{shown.problems[0] ? problemInWords(shown.problems[0]) : 'This stitch cannot be shown.'}</p>
   return (
     <section className="hand" aria-label={`${done.assigned.document.name}, move by move`} onKeyDown={state.onKey} tabIndex={0}>
       <div style={{ display: 'flex', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>

@@ -1,4 +1,5 @@
 /** One stitch: the hand, trying its lengths, mistakes, what would come undone, facts, and teaching it. */
+import { problemInWords } from '@lemmata/contract'
 import type { Surroundings } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { secondHandMotions, untwistEvery } from '@lemmata/core/measure'
@@ -51,7 +52,11 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
         // Its lengths and guides are its own.
         onChange={(variant) => setTrial({ ...FIRST_TRIAL, strands: trial.strands, variant })}
       />
-      {done ? <Hand done={done} clothHex={clothHex} /> : <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>}
+      {done ? (
+        <Hand done={done} clothHex={clothHex} />
+      ) : (
+        <p className="wrong">{worked && !worked.ok && worked.problems[0] ? problemInWords(worked.problems[0]) : ''}</p>
+      )}
       <Tabs
         items={[
           {

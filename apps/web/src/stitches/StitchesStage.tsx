@@ -6,7 +6,7 @@ import { motionsOf } from '@lemmata/core/order'
 import { newExercise, newRows, type RowOfRows } from '@lemmata/core/layout'
 import type { Operation } from '@lemmata/core/sampler'
 import { allStitches, LIBRARY } from '@lemmata/core/stitches'
-import { readJson, readStitch } from '@lemmata/contract'
+import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
@@ -77,12 +77,12 @@ export function StitchesStage() {
     const json = readJson(await file.text())
     const read = json.ok ? readStitch(json.value) : json
     if (!read.ok) {
-      message.error(read.problems[0]?.message ?? 'This file cannot be read.', 8)
+      message.error(read.problems[0] ? problemInWords(read.problems[0]) : 'This file cannot be read.', 8)
       return
     }
     const tried = workSwatch(read.value, { ...around, stitches: [...around.stitches.filter((one) => one.id !== read.value.id), read.value] })
     if (!tried.ok) {
-      message.error(tried.problems[0]?.message ?? 'This stitch cannot be worked.', 8)
+      message.error(tried.problems[0] ? problemInWords(tried.problems[0]) : 'This stitch cannot be worked.', 8)
       return
     }
     edit({ kind: 'put-stitch', stitch: read.value })

@@ -1,4 +1,5 @@
 /** A stitch tried on a guide: its lengths as sliders, the thread changing with them. */
+import { problemInWords } from '@lemmata/contract'
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
@@ -77,11 +78,11 @@ export function TryIt({ document, worked, trial, onChange, clothHex, units, onRo
           <Measures done={done} units={units} />
         </>
       ) : (
-        <p className="wrong">{worked && !worked.ok ? worked.problems[0]?.message : ''}</p>
+        <p className="wrong">{worked && !worked.ok && worked.problems[0] ? problemInWords(worked.problems[0], units) : ''}</p>
       )}
       {done?.problems.map((problem) => (
-        <p key={problem.message} className="caution" style={{ margin: 0 }}>
-          {problem.message}
+        <p key={problem.code + problem.path.join()} className="caution" style={{ margin: 0 }}>
+          {problemInWords(problem, units)}
         </p>
       ))}
       <Settings done={done} trial={trial} onChange={onChange} units={units} />

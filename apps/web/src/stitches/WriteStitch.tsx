@@ -6,7 +6,7 @@ import type { Move, Pass, StitchDocument } from '@lemmata/core/notation'
 import { cycleOf, isMoveLists, MAIN_ROLE, rolesOf } from '@lemmata/core/notation'
 import { GUIDE_KINDS } from '@lemmata/core/guide'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { readJson, readStitch } from '@lemmata/contract'
+import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { Button, Input, Segmented, Select } from 'antd'
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
@@ -150,8 +150,8 @@ export function WriteStitch({ first, around, clothHex, onSampler, onLibrary, onC
           <div role="status" aria-live="polite">
             {taken && <p className="wrong">The library has a stitch called "{draft.id}" already. Give this one a name of its own.</p>}
             {tried.problems.slice(0, 5).map((problem) => (
-              <p key={`${problem.path.join('/')}${problem.message}`} className="wrong" style={{ margin: '0 0 6px' }}>
-                {problem.message}
+              <p key={problem.code + problem.path.join()} className="wrong" style={{ margin: '0 0 6px' }}>
+                {problemInWords(problem)}
               </p>
             ))}
             {tried.result?.ok && (

@@ -10,6 +10,13 @@ import { besideOthers } from './beside-others.ts'
 import { isShown, NO_FILTER } from './filter.ts'
 import { asKind, kindOf, placeText, readPlace, readRest, restText } from './moves-text.ts'
 import { tryGuides, workSwatch } from './swatch.ts'
+import type { Problem } from '@lemmata/core/base'
+import { problemInWords } from '@lemmata/contract'
+
+const sentenceOf = (given: readonly Problem[] | Problem | undefined): string => {
+  const first = given && 'code' in given ? given : given?.[0]
+  return first ? problemInWords(first) : ''
+}
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -44,7 +51,7 @@ describe('moves as they are typed', () => {
     if (!line) throw new Error('empty library')
     for (const kind of ['wrap', 'cast', 'lay', 'hold', 'pin', 'bead', 'pad', 'cut', 'withdraw', 'each', 'under'] as const) {
       const read = readStitch({ ...line, passes: [{ name: 'x', place: { once: true }, repeat: [asKind({ up: [0, 0] }, kind)] }] })
-      expect(read.ok ? '' : read.problems[0]?.message, kind).toBe('')
+      expect(read.ok ? '' : sentenceOf(read.problems), kind).toBe('')
     }
   })
 })
@@ -73,7 +80,7 @@ describe('the wall', () => {
     for (const document of LIBRARY) {
       for (const { name, guide } of tryGuides(document)) {
         const result = workExercise(layAlone({ id: 'e', name: 'x', stitch: document.id }, guide), around)
-        expect(result.ok ? '' : `${document.id}, ${name}: ${result.problems[0]?.message}`).toBe('')
+        expect(result.ok ? '' : `${document.id}, ${name}: ${sentenceOf(result.problems)}`).toBe('')
       }
     }
   })

@@ -16,7 +16,7 @@ import {
   classSessionLost,
   type ClassState,
 } from './class.ts'
-import type { EditWay } from './open-document.ts'
+import { type EditWay, sentenceOfProblems } from './open-document.ts'
 import { acknowledged, connectionLost, edited, noticed, rebased, samplerReducer, type SamplerState, sendingBegan, sessionLost } from './sampler.ts'
 import { SEND_NOW, startSaving } from './saver.ts'
 
@@ -88,7 +88,7 @@ export function edit(operation: Operation, way: EditWay = 'do'): void {
   // What makes the document grow is held against its limits before it is sent.
   const refused = open && growsBy(checked.data) ? applySamplerOperations(open.document, [sent]).refused[0] : undefined
   if (refused) {
-    store.dispatch(noticed(refused.problems[0]?.message ?? 'This change could not be made.'))
+    store.dispatch(noticed(sentenceOfProblems(refused.problems)))
     return
   }
   store.dispatch(edited({ ...sent, way, turn: nextTurn() }))

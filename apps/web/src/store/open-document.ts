@@ -3,6 +3,7 @@
  * document with them applied, and the way back. The reducers that apply operations are core's, the same as on the
  * server. One refused operation goes alone: the others, and the steps to take them back, stay.
  */
+import { problemInWords } from '@lemmata/contract'
 import type { DocumentAnswer, SentOperation } from '@lemmata/contract'
 import type { Problem, Result } from '@lemmata/core/base'
 
@@ -171,7 +172,7 @@ function reapply<Document, One>(tools: DocumentTools<Document, One>, document: D
 }
 
 export function sentenceOfProblems(problems: readonly Problem[]): string {
-  return problems[0]?.message ?? 'This change could not be made.'
+  return problems[0] ? problemInWords(problems[0]) : 'This change could not be made.'
 }
 
 /** What a person did, for the sentence that says it was refused: "Your change (rename lesson)". */

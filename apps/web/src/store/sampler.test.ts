@@ -1,4 +1,5 @@
 /** The open sampler's state: edits, undo, sending, and being overtaken. */
+import { error } from '@lemmata/core/base'
 import { randomUUID } from 'node:crypto'
 import { applySamplerOperations, MOST_BODY_BYTES, type SamplerAnswer } from '@lemmata/contract'
 import { sixThursdays } from '@lemmata/contract/demo'
@@ -35,7 +36,7 @@ const lastOf = (steps: readonly { readonly operation: Operation }[] | undefined)
 }
 /** The server has written these, but for what it refused. */
 const written = (ids: readonly string[], version: number, refusals: readonly { id: string; message: string }[] = []) =>
-  acknowledged({ ids, version, refused: refusals.map(({ id, message }) => ({ id, problems: [{ code: 'x', path: [], severity: 'error', message }] })) })
+  acknowledged({ ids, version, refused: refusals.map(({ id, message }) => ({ id, problems: [error('operation.refused', [], { said: message })] })) })
 const strandsOf = (sampler: Sampler | undefined, id: string): number | undefined => sampler?.exercises.find((one) => one.id === id)?.materials?.main?.strands
 const fourStrands: Operation = { kind: 'assign', id: 'e1', role: 'main', set: { strands: 4 } }
 const named = (name: string): Sampler => ({ ...document, name })

@@ -2,6 +2,7 @@
  * Saves by itself: half a second after an edit the pending operations are sent, as many as one request may hold. A lost
  * connection keeps them and tries again; a refused one goes alone, and is said. One listener a kind of document.
  */
+import { error } from '@lemmata/core/base'
 import { type DocumentAnswer, MOST_BODY_BYTES, type Refusal, type SentOperation, type StaleAnswer, type WrittenAnswer } from '@lemmata/contract'
 import type { ListenerEffectAPI, ThunkDispatch, TypedStartListening, UnknownAction } from '@reduxjs/toolkit'
 import { ApiError, ConnectionLost } from '../api/client.ts'
@@ -133,7 +134,7 @@ function recover<State, Document, One>(
   // Refused as a whole, without saying which: each is sent by itself, until the one that cannot be kept is found.
   if (ids.length > 1) return 'alone'
   const message = thrown instanceof Error ? thrown.message : 'It was refused.'
-  const problem = { code: 'saver.refused', path: [], severity: 'error' as const, message }
+  const problem = error('operation.refused', [], { said: message })
   api.dispatch(saving.acknowledged({ ids, version: open.version, refused: ids.map((id) => ({ id, problems: [problem] })) }))
   return 'alone'
 }

@@ -1,4 +1,5 @@
 /** Weight, strands and needle for every exercise, with the reasons; overruled where the teacher says so. */
+import { problemInWords } from '@lemmata/contract'
 import { type AssignedThread, strandsInWords, wordForRole } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
@@ -145,8 +146,8 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
             </span>
             <span className="why">
               {assigned.strands.value === assigned.advisedStrands.value
-                ? assigned.strands.reason
-                : `Recommended: ${uncapitalised(assigned.advisedStrands.reason)} Yours: ${uncapitalised(assigned.strands.reason)}`}
+                ? problemInWords(assigned.strands.reason, sampler.units)
+                : `Recommended: ${uncapitalised(problemInWords(assigned.advisedStrands.reason, sampler.units))} Yours: ${uncapitalised(problemInWords(assigned.strands.reason, sampler.units))}`}
             </span>
           </>
         )}
@@ -176,7 +177,7 @@ function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
                 <Overruled what={nameNeedle(best)} onBack={() => chooseAgain('needle')} />
               )}
             </span>
-            <span className="why">{assigned.needle.reason}</span>
+            <span className="why">{problemInWords(assigned.needle.reason, sampler.units)}</span>
             {cautions.map((one) => (
               <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler)} />
             ))}

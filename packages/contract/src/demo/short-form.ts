@@ -3,6 +3,7 @@ import { type ClassDocument, type Learner, newClass } from '@lemmata/core/classe
 import type { Guide } from '@lemmata/core/guide'
 import type { Exercise, Material, Sampler } from '@lemmata/core/sampler'
 import { readClass, readSampler } from '../documents/read.ts'
+import { problemInWords } from '../problem-words.ts'
 
 /** An exercise with a guide and a thread of its own. */
 export type ShortExercise = Omit<Exercise, 'on'> & Partial<Pick<Exercise, 'on'>> & Material & { readonly guide?: Guide }
@@ -11,12 +12,12 @@ export const line = (path: string): Guide => ({ kind: 'line', path })
 
 export function demoSampler(given: Omit<Sampler, 'exercises'> & { readonly exercises: readonly ShortExercise[] }): Sampler {
   const read = readSampler(given)
-  if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join(' '))
+  if (!read.ok) throw new Error(read.problems.map((problem) => problemInWords(problem)).join(' '))
   return read.value
 }
 
 export function demoClass(name: string, learners: readonly Learner[]): ClassDocument {
   const read = readClass({ ...newClass(name), learners })
-  if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join(' '))
+  if (!read.ok) throw new Error(read.problems.map((problem) => problemInWords(problem)).join(' '))
   return read.value
 }

@@ -4,6 +4,10 @@ import { workSampler } from '@lemmata/core/exercise'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { sixThursdays } from '../demo/index.ts'
 import { readJson, readSampler, readStitch } from '../index.ts'
+import type { Problem } from '@lemmata/core/base'
+import { problemInWords } from '../problem-words.ts'
+
+const sentencesOf = (problems: readonly Problem[]): string[] => problems.map((problem) => problemInWords(problem))
 
 describe('documents', () => {
   it('the demo is a valid document, comes back unchanged, and every exercise of it can be worked', () => {
@@ -72,7 +76,7 @@ describe('documents', () => {
   ])('says where %j is wrong', (change, words) => {
     const read = readSampler({ ...sixThursdays('2026-11-23'), ...change })
     expect(read.ok).toBe(false)
-    if (!read.ok) expect(read.problems.map((problem) => problem.message).join(' ')).toMatch(words)
+    if (!read.ok) expect(sentencesOf(read.problems).join(' ')).toMatch(words)
   })
 
   it('two exercises of one id are refused', () => {

@@ -2,6 +2,13 @@
 import { LIBRARY } from '@lemmata/core/stitches'
 import { describe, expect, it } from 'vitest'
 import { readSampler, readStitch } from './read.ts'
+import type { Problem } from '@lemmata/core/base'
+import { problemInWords } from '../problem-words.ts'
+
+const sentenceOf = (given: readonly Problem[] | Problem | undefined): string => {
+  const first = given && 'code' in given ? given : given?.[0]
+  return first ? problemInWords(first) : ''
+}
 
 const back = LIBRARY.find((one) => one.id === 'back-stitch')
 
@@ -12,7 +19,7 @@ describe('a move that is nearly right', () => {
     ['a move inside small frames', { each: { along: 'st', every: 'L' }, moves: [{ up: [0, []] }] }, /^passes\[0\]\.repeat\[0\]\.moves\[0\]\.up/],
   ])('%s', (_what, move, path) => {
     const read = readStitch({ ...back, passes: [{ name: 'line', place: { along: { step: ['L'] } }, repeat: [move] }] })
-    expect(read.ok ? '' : read.problems[0]?.message).toMatch(path)
+    expect(read.ok ? '' : sentenceOf(read.problems)).toMatch(path)
   })
 })
 
@@ -26,6 +33,6 @@ describe('a guide that is nearly right', () => {
       drawing: { guides: [{ id: 'g1', guide: { kind: 'ring', at: [1, 2], radiusMm: 'wide' } }], groups: [] },
       exercises: [],
     })
-    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/^drawing\.guides\[0\]\.guide\.radiusMm: /)
+    expect(read.ok ? '' : sentenceOf(read.problems)).toMatch(/^drawing\.guides\[0\]\.guide\.radiusMm: /)
   })
 })

@@ -1,4 +1,4 @@
-/** Documents from outside: unknown JSON to a checked document, with every problem as a sentence and its path. */
+/** Documents from outside: unknown JSON to a checked document, with every problem and its path. */
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
@@ -15,18 +15,11 @@ import { storageProblem } from './storable.ts'
 export const MOST_CHARACTERS = 4_000_000
 
 export function readJson(text: string): Result<unknown> {
-  if (text.length > MOST_CHARACTERS)
-    return failure(error('document.too-large', [], `This file has ${text.length} characters; the most is ${MOST_CHARACTERS}. Divide the sampler.`))
+  if (text.length > MOST_CHARACTERS) return failure(error('document.too-large', [], { characters: text.length, most: MOST_CHARACTERS }))
   try {
     return success(JSON.parse(text) as unknown)
   } catch (thrown) {
-    return failure(
-      error(
-        'document.not-json',
-        [],
-        `This file is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'}). Export it again, or open it in a text editor and mend it there.`,
-      ),
-    )
+    return failure(error('document.not-json', [], { reason: thrown instanceof Error ? thrown.message : 'unreadable' }))
   }
 }
 
@@ -46,14 +39,7 @@ export function readSamplerFile(given: unknown): Result<SamplerFile> {
   const unkept = storageProblem(given)
   if (unkept) return failure(unkept)
   const version = versionOf(given)
-  if (typeof version === 'number' && version > NEWEST)
-    return failure(
-      error(
-        'document.newer',
-        ['version'],
-        `This sampler was written by a newer Lemmata (its version is ${version}; this one reads up to ${NEWEST}). Update Lemmata, then open it again.`,
-      ),
-    )
+  if (typeof version === 'number' && version > NEWEST) return failure(error('document.newer', ['version'], { version, newest: NEWEST }))
   if (version === 1) return readVersion1(given)
   const { document, drawnIn } = expandShortForm(given)
   const parsed = samplerSchema.safeParse(document)
@@ -94,7 +80,7 @@ export function problemsOf(zodError: z.ZodError, where: (path: Problem['path']) 
     .flatMap((issue) => innermost(issue))
     .map((issue) => {
       const path = where(issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)))
-      return error('document.wrong', path, `${pathInWords(path)}: ${sentence(issue.message)}`)
+      return error('document.wrong', path, { where: pathInWords(path), what: issue.message })
     })
 }
 
@@ -115,19 +101,4 @@ function innermost(issue: z.core.$ZodIssue): readonly Issue[] {
 
 export function pathInWords(path: readonly (string | number)[]): string {
   return path.length === 0 ? 'The document' : path.map((part, index) => (typeof part === 'number' ? `[${part}]` : index === 0 ? part : `.${part}`)).join('')
-}
-
-function sentence(message: string): string {
-  const missing = /^Invalid input: expected (\w+), received undefined$/.exec(message)
-  if (missing) return `this is missing; add it (${KINDS[missing[1] as string] ?? 'a value'}).`
-  return /[.!?]$/.test(message) ? message : `${message}.`
-}
-
-const KINDS: Readonly<Record<string, string>> = {
-  string: 'a text',
-  number: 'a number',
-  boolean: 'true or false',
-  array: 'a list',
-  object: 'an object',
-  tuple: 'a list',
 }

@@ -11,14 +11,13 @@ export function storageProblem(given: unknown): Problem | null {
   const open: { value: unknown; path: readonly (string | number)[] }[] = [{ value: given, path: [] }]
   while (open.length > 0) {
     const { value, path } = open.pop() as (typeof open)[number]
-    if (path.length > DEEPEST)
-      return error('document.too-deep', path.slice(0, 6), `This is nested more than ${DEEPEST} levels deep, which cannot be kept. Write it flatter.`)
+    if (path.length > DEEPEST) return error('document.too-deep', path.slice(0, 6), { levels: DEEPEST })
     if (typeof value === 'string') {
-      if (HALF_A_LETTER.test(value)) return error('document.half-letter', path, 'A letter in this text is cut in half and cannot be kept. Type it again.')
+      if (HALF_A_LETTER.test(value)) return error('document.half-letter', path, { where: 'this text' })
     } else if (Array.isArray(value)) for (const [index, one] of value.entries()) open.push({ value: one, path: [...path, index] })
     else if (typeof value === 'object' && value !== null) {
       for (const [key, one] of Object.entries(value)) {
-        if (HALF_A_LETTER.test(key)) return error('document.half-letter', path, 'A letter in a name is cut in half and cannot be kept. Type it again.')
+        if (HALF_A_LETTER.test(key)) return error('document.half-letter', path, { where: 'a name' })
         open.push({ value: one, path: [...path, key] })
       }
     }

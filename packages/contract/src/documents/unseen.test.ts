@@ -13,6 +13,15 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readStitch } from './read.ts'
 import { leftAlone, type ShortExercise, workAlone } from '@lemmata/core/testing'
+import type { Problem } from '@lemmata/core/base'
+import { problemInWords } from '../problem-words.ts'
+
+const sentenceOf = (given: readonly Problem[] | Problem | undefined): string => {
+  const first = given && 'code' in given ? given : given?.[0]
+  return first ? problemInWords(first) : ''
+}
+
+const sentencesOf = (problems: readonly Problem[]): string[] => problems.map((problem) => problemInWords(problem))
 
 const head = { format: 'lemmata-stitch', version: 1 }
 const sampler = newSampler('Test')
@@ -132,17 +141,17 @@ describe('a stitch nobody has seen', () => {
     ['fill', fill],
   ])('a new %s is checked, worked by both hands, drawn, moved, rated, worded and printed', (_kind, file) => {
     const read = readStitch(JSON.parse(JSON.stringify(file)))
-    if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join(' '))
+    if (!read.ok) throw new Error(sentencesOf(read.problems).join(' '))
     const document = read.value
     const result = workAlone(exerciseFor(document), surroundingsOf({ ...sampler, stitches: [document] }))
-    if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
+    if (!result.ok) throw new Error(sentencesOf(result.problems).join(' '))
     const done = result.value
     expect(leftAlone(done).ok).toBe(true)
     expect(drawExerciseThread(done, { side: 'front', detail: 'full' }, 0).length).toBeGreaterThan(10)
     expect(done.difficulty.score).toBeGreaterThan(5)
     expect(done.minutes.total).toBeGreaterThan(0.5)
     const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand: 'right' })
-    if (!shown.ok) throw new Error(shown.problems[0]?.message)
+    if (!shown.ok) throw new Error(sentenceOf(shown.problems))
     for (const step of shown.value.steps) expect(step.sentence).toMatch(/^[A-Z].*\.$/)
     const pages = makeSheets({
       sampler: { ...sampler, stitches: [document], exercises: [done.exercise] },
@@ -183,9 +192,9 @@ describe('a bad stitch', () => {
   const pass = (more: object) => ({ ...line, id: 'bad', passes: [{ name: 'x', place: { along: { step: ['L'] } }, ...more }] })
   const messages = (given: unknown): string => {
     const read = readStitch(given)
-    if (!read.ok) return read.problems.map((problem) => `${problem.path.join('.')} ${problem.message}`).join('\n')
+    if (!read.ok) return read.problems.map((problem) => `${problem.path.join('.')} ${sentenceOf(problem)}`).join('\n')
     const result = workAlone(exerciseFor(read.value), surroundingsOf({ ...sampler, stitches: [read.value] }))
-    return result.ok ? '' : result.problems.map((problem) => problem.message).join('\n')
+    return result.ok ? '' : sentencesOf(result.problems).join('\n')
   }
 
   it.each<[string, unknown, RegExp]>([
@@ -213,7 +222,7 @@ describe('a bad stitch', () => {
     [
       'an each with no step',
       pass({ repeat: [{ up: [0, 0] }, { down: ['L', 0], as: 'st' }, { each: { along: 'st', every: 0 }, moves: [{ up: [0, 1] }, { down: [0, -1] }] }] }),
-      /longer than 0 mm/,
+      /longer than 0\./,
     ],
     [
       'a thread held that nobody goes on with',

@@ -59,7 +59,7 @@ function applyAll<Document, One>(
   return { document: now, applied, refused }
 }
 
-const WRONG = error('operation.wrong', [], 'This change would leave the document unreadable.')
+const WRONG = error('operation.wrong', [])
 
 function applySome<Document, One>(
   document: Document,

@@ -3,11 +3,10 @@
  * to two (a laid thread to four, so that it is thicker than its tie), even where threads are split, never more than
  * the cloth passes. The others follow from it by their role.
  */
-import { failure, type Result, success } from '../base/index.ts'
+import { failure, type Figures, mm, type Result, success, type Told } from '../base/index.ts'
 import { type Bundle, type Cloth, comfortableShaft, makeBundle, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
 import { cycleOf, type ParameterValues, resolveParameters, rolesOf, type StitchDocument, type ThreadRole } from '../notation/index.ts'
-import { capitalised } from '../units/index.ts'
-import { type Choice, strandsInWords } from './choice.ts'
+import type { Choice } from './choice.ts'
 import { materialValues } from './material-values.ts'
 
 export interface StrandQuestion {
@@ -30,7 +29,7 @@ export function adviseStrands({ document, kind, cloth, given }: StrandQuestion):
   if (kind.mostStrands === 1) return success({ value: 1, chosen: true, reason: neverDivided(kind) })
   const splits = document.passes.some((pass) => [...cycleOf(pass).flat()].some((move) => 'split' in move && move.split !== undefined))
   const usual = isLaid(document) ? LAID_STRANDS : kind.nature === 'hard' || kind.nature === 'metal' ? SINGLE : USUAL_STRANDS
-  let best: { strands: number; penalty: number; reason: string } | null = null
+  let best: { strands: number; penalty: number; reason: Told } | null = null
   for (let strands = 1; strands <= kind.mostStrands; strands += 1) {
     const bundle = makeBundle(kind, strands)
     const shaftMm = wantedShaft({ bundle, thread: kind, school: 'usual' })
@@ -44,12 +43,12 @@ export function adviseStrands({ document, kind, cloth, given }: StrandQuestion):
     const penalty = off * off + outside + tooThick + odd + LEAN * (strands - usual) ** 2
     if (best === null || penalty < best.penalty - 1e-9) best = { strands, penalty, reason: reasonFor(strands, bundle, main, document) }
   }
-  const chosen = best as { strands: number; reason: string }
+  const chosen = best as { strands: number; reason: Told }
   return success({ value: chosen.strands, chosen: true, reason: chosen.reason })
 }
 
-/** What so many strands of the main thread come to, in a sentence. */
-export function whyStrands({ document, kind, cloth, given }: StrandQuestion, strands: number): string {
+/** What so many strands of the main thread come to. */
+export function whyStrands({ document, kind, cloth, given }: StrandQuestion, strands: number): Told {
   const bundle = makeBundle(kind, strands)
   const parameters = resolveParameters(document, materialValues(bundle, cloth, wantedShaft({ bundle, thread: kind, school: 'usual' })), given)
   return reasonFor(strands, bundle, parameters.ok ? mainLength(parameters.value) : null, document)
@@ -58,26 +57,29 @@ export function whyStrands({ document, kind, cloth, given }: StrandQuestion, str
 /** Another of the stitch's threads, beside the main one as it is worked. */
 export function adviseStrandsBeside(role: ThreadRole, kind: ThreadKind, main: Bundle): Choice<number> {
   if (kind.mostStrands === 1) return { value: 1, chosen: true, reason: neverDivided(kind) }
-  const choice = (value: number, why: (bundle: Bundle) => string): Choice<number> => {
+  const choice = (value: number, code: string): Choice<number> => {
     const count = Math.max(1, Math.min(kind.mostStrands, value))
-    return { value: count, chosen: true, reason: `${capitalised(strandsInWords(count))} ${count === 1 ? 'lies' : 'lie'} ${why(makeBundle(kind, count))}` }
+    return {
+      value: count,
+      chosen: true,
+      reason: { code, figures: { strands: count, wide: mm(makeBundle(kind, count).lineWidthMm), main: mm(main.lineWidthMm) } },
+    }
   }
-  const mm = (value: number): string => `${value.toFixed(2)} mm`
   if (role === 'tie') {
     // Two strands hold as well as one and show more: they serve where the laid thread is broad enough to carry them.
     const two = kind.mostStrands >= 2 && makeBundle(kind, 2).lineWidthMm <= TIE_SHARE * main.lineWidthMm
-    return choice(two ? 2 : 1, (tie) => `${mm(tie.lineWidthMm)} wide over a laid thread of ${mm(main.lineWidthMm)}: it holds without hiding it.`)
+    return choice(two ? 2 : 1, 'strands.tie')
   }
-  if (role === 'padding') return choice(PADDING_STRANDS, (padding) => `${mm(padding.lineWidthMm)} wide beneath, a core for the stitches over it.`)
-  return choice(main.strands, (other) => `${mm(other.lineWidthMm)} wide, beside a main thread of ${mm(main.lineWidthMm)}.`)
+  if (role === 'padding') return choice(PADDING_STRANDS, 'strands.padding')
+  return choice(main.strands, 'strands.beside')
 }
 
 /** A tie of more than half the laid thread's width hides it. */
 const TIE_SHARE = 0.5
 const PADDING_STRANDS = 6
 
-function neverDivided(kind: ThreadKind): string {
-  return `${nameThread(kind)} is one thread and is never divided.`
+function neverDivided(kind: ThreadKind): Told {
+  return { code: 'strands.never-divided', figures: { thread: nameThread(kind) } }
 }
 
 /** Another thread ties the main one down. */
@@ -102,14 +104,11 @@ export function mainLength(parameters: ParameterValues): MainLength | null {
   return null
 }
 
-function reasonFor(strands: number, bundle: Bundle, main: MainLength | null, document: StitchDocument): string {
-  const start = capitalised(strandsInWords(strands))
-  const verb = strands === 1 ? 'lies' : 'lie'
-  if (document.passes.some((pass) => pass.lie === 'flat'))
-    return `${start} ${verb} ${bundle.flatWidthMm.toFixed(2)} mm wide side by side, so stitches ${(0.9 * bundle.flatWidthMm).toFixed(2)} mm apart leave no cloth.`
-  if (isLaid(document)) return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide, thicker than what ties it down.`
-  if (!main || main.measures === 'apart') return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a usual weight for this stitch.`
+function reasonFor(strands: number, bundle: Bundle, main: MainLength | null, document: StitchDocument): Told {
+  const say = (code: string, figures: Figures = {}): Told => ({ code: `strands.${code}`, figures: { strands, wide: mm(bundle.lineWidthMm), ...figures } })
+  if (document.passes.some((pass) => pass.lie === 'flat')) return say('flat', { wide: mm(bundle.flatWidthMm), apart: mm(0.9 * bundle.flatWidthMm) })
+  if (isLaid(document)) return say('laid')
+  if (!main || main.measures === 'apart') return say('usual')
   const ratio = main.value / bundle.lineWidthMm
-  const reads = ratio < 3 ? 'reads as a dot' : ratio > 14 ? 'reads as a fine thread' : 'reads as a line'
-  return `${start} ${verb} ${bundle.lineWidthMm.toFixed(2)} mm wide; a ${main.value.toFixed(1)} mm stitch is ${ratio.toFixed(1)} times that: ${reads}.`
+  return say(ratio < 3 ? 'dot' : ratio > 14 ? 'fine' : 'line', { length: mm(main.value), ratio: Number(ratio.toFixed(1)) })
 }

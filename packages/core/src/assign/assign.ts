@@ -2,7 +2,7 @@
  * Thread, strands and needle for every thread of an exercise, each given by the teacher or chosen with its reason;
  * and the lengths and counts of its stitch that follow.
  */
-import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { caution, error, failure, mm, type Problem, type Result, success, type Told } from '../base/index.ts'
 import type { GuideKind } from '../guide/index.ts'
 import { type Bundle, type Cloth, contrast, makeBundle, type Needle, type NeedleFit, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
 import {
@@ -18,9 +18,8 @@ import {
 } from '../notation/index.ts'
 import { type Exercise, type SamplerCloth, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
-import { capitalised } from '../units/index.ts'
 import { adviseStrands, adviseStrandsBeside, whyStrands } from './advise-strands.ts'
-import { type Choice, strandsInWords } from './choice.ts'
+import type { Choice } from './choice.ts'
 import { chooseNeedle } from './choose-needle.ts'
 import { type ChosenThread, chooseThread } from './choose-thread.ts'
 import { readCloth, type Surroundings } from './context.ts'
@@ -84,9 +83,9 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
     const { kind } = chosen.value
     const advised = main ? success(adviseStrandsBeside(role, kind, main.bundle)) : adviseStrands({ document, kind, cloth, given: lengths })
     if (!advised.ok) return advised
-    const why = (strands: number): string =>
+    const why = (strands: number): Told =>
       main
-        ? `${capitalised(strandsInWords(strands))}: ${makeBundle(kind, strands).lineWidthMm.toFixed(2)} mm wide.`
+        ? { code: 'strands.alone', figures: { strands, wide: mm(makeBundle(kind, strands).lineWidthMm) } }
         : whyStrands({ document, kind, cloth, given: lengths }, strands)
     const bundled = bundleOf(role, chosen.value, material.strands, advised.value, why, around.cloth)
     if (!bundled.ok) return bundled
@@ -94,7 +93,7 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
     problems.push(...hardToSee(role, bundled.value, around.cloth))
   }
   const [first] = threads
-  if (!first) return failure(error('assign.no-thread', ['materials'], `${document.name} has no pass to work.`))
+  if (!first) return failure(error('work.nothing', ['materials'], { stitch: document.name }))
 
   // Lengths that follow from the needle are worked out once with one near it, so that wraps can be counted, and then with the one chosen.
   const near = wantedShaft({ bundle: first.bundle, thread: first.kind, school: ways.needle })
@@ -129,25 +128,13 @@ type Prepared = Pick<Assigned, 'document' | 'base' | 'variant' | 'ways'>
 /** The stitch in the school that is worked here, with its base's passes before its own. */
 function prepareStitch(exercise: Omit<Exercise, 'on'>, guide: GuideKind, around: Surroundings): Result<Prepared> {
   const found = findStitch(exercise.stitch, around.stitches)
-  if (!found)
-    return failure(
-      error('assign.no-stitch', ['stitch'], `There is no stitch called "${exercise.stitch}". Choose one of the library, or add its document to the sampler.`),
-    )
+  if (!found) return failure(error('assign.no-stitch', ['stitch'], { stitch: exercise.stitch }))
   const ways = waysFor(around.brief, exercise.waysOfWorking)
   const variant = chooseVariant(found, exercise.variant, { ...ways, guide: guide === 'spot' ? 'spots' : guide })
   if (exercise.variant !== undefined && variant === null)
-    return failure(
-      error(
-        'assign.no-variant',
-        ['variant'],
-        `${found.name} has no variant "${exercise.variant}". It has ${Object.keys(found.variants ?? {}).join(', ') || 'none'}.`,
-      ),
-    )
+    return failure(error('assign.no-variant', ['variant'], { stitch: found.name, variant: exercise.variant, has: Object.keys(found.variants ?? {}) }))
   const document = applyBase(applyVariant(found, variant), (id) => findStitch(id, around.stitches), { ...ways })
-  if (!document)
-    return failure(
-      error('assign.no-base', ['stitch'], `${found.name} rests on the stitch "${found.base}", which is not to be found. Add its document to the sampler.`),
-    )
+  if (!document) return failure(error('assign.no-base', ['stitch'], { stitch: found.name, base: found.base ?? '' }))
   return success({ document, base: found.base ?? null, variant, ways })
 }
 
@@ -156,13 +143,7 @@ function unknownRoles(exercise: Omit<Exercise, 'on'>, document: StitchDocument):
   const roles = rolesOf(document)
   return Object.keys(exercise.materials ?? {})
     .filter((role) => !roles.includes(role))
-    .map((role) =>
-      caution(
-        'assign.no-role',
-        ['materials', role],
-        `${document.name} has no thread called "${role}"; it has ${roles.map((one) => `"${one}"`).join(', ')}. What is chosen for it is not used.`,
-      ),
-    )
+    .map((role) => caution('assign.no-role', ['materials', role], { stitch: document.name, role, has: roles }))
 }
 
 /** Under this a line of thread is hardly told from the cloth; tone on tone is sometimes meant. WCAG asks 3 of what must be seen. */
@@ -176,11 +157,7 @@ function hardToSee(
   if (least >= SEEN_CONTRAST) return []
   const which = [thread.value, ...shades].find((one) => contrast(one.colour.hex, cloth.colour.hex) === least) ?? thread.value
   return [
-    caution(
-      'assign.contrast',
-      ['materials', role, 'thread'],
-      `${which.colour.name} hardly shows on ${cloth.colour.name}: their contrast is ${least.toFixed(2)} to 1, and under ${SEEN_CONTRAST} a line is lost. Leave it where tone on tone is meant.`,
-    ),
+    caution('assign.contrast', ['materials', role, 'thread'], { thread: which.colour.name, cloth: cloth.colour.name, contrast: least, seen: SEEN_CONTRAST }),
   ]
 }
 
@@ -189,17 +166,11 @@ function bundleOf(
   { thread, kind, shades }: ChosenThread,
   wanted: number | undefined,
   advised: Choice<number>,
-  why: (strands: number) => string,
+  why: (strands: number) => Told,
   cloth: SamplerCloth,
 ): Result<Omit<AssignedThread, 'needle' | 'needles'>> {
   if (wanted !== undefined && (!Number.isInteger(wanted) || wanted < 1 || wanted > kind.mostStrands))
-    return failure(
-      error(
-        'assign.strands',
-        ['materials', role, 'strands'],
-        `${nameThread(kind)} can be worked with 1 to ${kind.mostStrands} ${kind.mostStrands === 1 ? 'strand' : 'strands'}; ${wanted} was asked for.`,
-      ),
-    )
+    return failure(error('assign.strands', ['materials', role, 'strands'], { thread: nameThread(kind), most: kind.mostStrands, wanted }))
   const strands = wanted === undefined ? advised : { value: wanted, chosen: false, reason: why(wanted) }
   const least = Math.min(...[thread.value, ...shades].map((one) => contrast(one.colour.hex, cloth.colour.hex)))
   return success({ role, thread, shades, kind, contrast: least, strands, advisedStrands: advised, bundle: makeBundle(kind, strands.value) })

@@ -1,12 +1,14 @@
+import type { Told } from '../base/index.ts'
+
 /** Something decided: by the teacher, or by the core, with the reason. */
 export interface Choice<T> {
   readonly value: T
   /** Chosen by the core, not given by the teacher. */
   readonly chosen: boolean
-  readonly reason: string
+  readonly reason: Told
 }
 
-export const GIVEN = 'Given by you.'
+const GIVEN: Told = { code: 'choice.given', figures: {} }
 
 export function given<T>(value: T): Choice<T> {
   return { value, chosen: false, reason: GIVEN }

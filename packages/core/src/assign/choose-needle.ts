@@ -26,8 +26,7 @@ import {
   type ThreadRole,
 } from '../notation/index.ts'
 import type { NeedleChoice } from '../sampler/index.ts'
-import { capitalised } from '../units/index.ts'
-import { type Choice, strandsInWords } from './choice.ts'
+import type { Choice } from './choice.ts'
 
 export interface NeedleQuestion {
   readonly document: StitchDocument
@@ -63,24 +62,25 @@ export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
   const best = needles[0] as NeedleFit
   if (given) {
     const named = findNeedle(given.kind, given.size)
-    if (!named) return failure(error('assign.no-needle', path, `There is no ${given.kind} needle of size ${given.size}. Choose one from the list in Thread.`))
+    if (!named) return failure(error('assign.no-needle', path, { kind: given.kind, size: given.size }))
     const fit = needles.find((one) => one.needle === named)
     const problems =
       fit?.verdict === 'no'
-        ? [caution('assign.needle', path, `${fit.reason} ${best.verdict === 'no' ? '' : `${nameNeedle(best.needle)} would serve.`}`.trim())]
+        ? [caution('assign.needle', path, { reason: fit.reason, ...(best.verdict === 'no' ? {} : { better: nameNeedle(best.needle) }) })]
         : []
-    return success({ needle: { value: named, chosen: false, reason: fit?.reason ?? '' }, needles, problems })
+    return success({ needle: { value: named, chosen: false, reason: fit?.reason ?? { code: 'choice.given', figures: {} } }, needles, problems })
   }
   const problems: Problem[] = []
   if (best.verdict === 'no')
     problems.push(
-      caution(
-        'assign.needle',
-        path,
-        `No needle serves ${strandsInWords(bundle.strands)} of ${nameThread(kind).toLowerCase()} on ${cloth.name}: ${best.reason} Take fewer strands, a more open cloth, or open the hole with a stiletto first.`,
-      ),
+      caution('assign.no-needle-serves', path, {
+        strands: bundle.strands,
+        thread: nameThread(kind).toLowerCase(),
+        cloth: cloth.name,
+        reason: best.reason,
+      }),
     )
-  else if (best.verdict === 'with-care') problems.push(caution('assign.needle-care', path, capitalised(best.reason)))
+  else if (best.verdict === 'with-care') problems.push(caution('assign.needle-care', path, { reason: best.reason }))
   return success({ needle: { value: best.needle, chosen: true, reason: best.reason }, needles, problems })
 }
 

@@ -39,41 +39,27 @@ export function chooseThread(question: ThreadQuestion): Result<ChosenThread> {
     if (!named) return failure(noThread([...path, 'thread'], material.thread))
     thread = given(named)
   } else thread = shades[0] ? given(shades[0]) : choose(question)
-  if (!thread) return failure(error('assign.no-thread', [...path, 'thread'], 'This sampler has no thread yet. Add one in Brief.'))
+  if (!thread) return failure(error('assign.no-threads', [...path, 'thread']))
   const kind = findThreadKind(thread.value.kind, thread.value.weight)
   if (!kind)
-    return failure(
-      error(
-        'assign.no-thread-kind',
-        [...path, 'thread'],
-        `"${thread.value.kind}${thread.value.weight ? ` ${thread.value.weight}` : ''}" is not a kind of thread that is known here. Choose one from the list in Brief.`,
-      ),
-    )
+    return failure(error('assign.no-thread-kind', [...path, 'thread'], { kind: `${thread.value.kind}${thread.value.weight ? ` ${thread.value.weight}` : ''}` }))
   const other = shades.find((one) => one.kind !== thread.value.kind || one.weight !== thread.value.weight)
-  const problems = other
-    ? [
-        caution(
-          'assign.shades',
-          [...path, 'shades'],
-          `Shades of one fill are of one kind of thread; ${other.colour.name} is not of the kind of ${thread.value.colour.name} and will lie otherwise.`,
-        ),
-      ]
-    : []
+  const problems = other ? [caution('assign.shades', [...path, 'shades'], { other: other.colour.name, thread: thread.value.colour.name })] : []
   return success({ thread, kind, shades, problems })
 }
 
 function noThread(path: readonly (string | number)[], id: string): Problem {
-  return error('assign.no-thread', path, `There is no thread "${id}" in this sampler. Choose one of its threads, or add it in Brief.`)
+  return error('assign.no-thread', path, { id })
 }
 
 function choose({ role, threads, main }: ThreadQuestion): Choice<SamplerThread> | null {
   if (main === null || role === MAIN_ROLE) {
     const first = threads[0]
-    return first ? { value: first, chosen: true, reason: 'The first thread of this sampler.' } : null
+    return first ? { value: first, chosen: true, reason: { code: 'thread.first', figures: {} } } : null
   }
-  if (LIKE_THE_MAIN.includes(role)) return { value: main, chosen: true, reason: 'The same as the main thread.' }
+  if (LIKE_THE_MAIN.includes(role)) return { value: main, chosen: true, reason: { code: 'thread.as-main', figures: {} } }
   const other = threads.find((one) => one.id !== main.id && one.kind === main.kind && one.weight === main.weight)
   return other
-    ? { value: other, chosen: true, reason: 'Another colour of the same thread, so that it is seen.' }
-    : { value: main, chosen: true, reason: 'The same as the main thread: there is no other colour of it.' }
+    ? { value: other, chosen: true, reason: { code: 'thread.other-colour', figures: {} } }
+    : { value: main, chosen: true, reason: { code: 'thread.no-other-colour', figures: {} } }
 }

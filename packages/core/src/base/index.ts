@@ -1,6 +1,8 @@
 /** Results, problems, guards and small arithmetic. */
-export { caution, error, failure, hasErrors, ProblemError, success } from './problem.ts'
-export type { Problem, ProblemPath, Result } from './problem.ts'
+export { about, caution, error, failure, hasErrors, mm, success, ToldError } from './problem.ts'
+export type { Figure, Figures, Mm, Problem, ProblemPath, Result, Told } from './problem.ts'
+export { tell } from './tell.ts'
+export type { Say, Sentence, Sentences } from './tell.ts'
 export { requireNumber, requirePositive, unreachable } from './require.ts'
 export { clamp, nearestCount, roundTo, sum } from './number.ts'
 export type { ClassId, ExerciseId, GroupId, GuideId, Id, LearnerId, LessonId, PieceId, SamplerId, StitchId, ThreadId } from './ids.ts'

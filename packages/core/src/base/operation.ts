@@ -2,7 +2,7 @@
  * Edits as plain data: what every kind of operation on a document can do. An operation that no longer makes sense (what
  * it names is gone) is a problem, never a crash; one that was applied can be taken back.
  */
-import { error, failure, type Result, success } from './problem.ts'
+import { error, failure, type Figures, type Result, success } from './problem.ts'
 
 export interface OperationTools<Document, One, All> {
   readonly apply: (document: Document, operation: One) => Result<Document>
@@ -51,6 +51,6 @@ export function invertInTurn<Document, All>(
 }
 
 /** An edit that can no longer be made. */
-export function refused(code: string, message: string): ReturnType<typeof failure> {
-  return failure(error(code, [], message))
+export function refused(code: string, figures: Figures = {}): ReturnType<typeof failure> {
+  return failure(error(code, [], figures))
 }

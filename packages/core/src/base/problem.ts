@@ -1,15 +1,32 @@
 /**
- * What is wrong, as data and as a sentence. A `caution` is reported and the work goes on; an `error`
- * means that the thing it names could not be worked.
+ * What is wrong, as data: a code with its figures. Sentences are made at the edge, in the reader's unit, from one table a
+ * room (see tell.ts). A `caution` is reported and the work goes on; an `error` means that the thing it names could not be
+ * worked.
  */
-export interface Problem {
-  /** `module.problem`, stable, for tests and for choosing a status. */
-  readonly code: string
+export interface Problem extends Told {
   /** Where in the document, from its root: `['exercises', 0, 'guide', 'path']`. */
-  readonly path: readonly (string | number)[]
+  readonly path: ProblemPath
   readonly severity: 'error' | 'caution'
-  /** A sentence that says what was received, what was expected and what to do next. */
-  readonly message: string
+  /** What it is about, said before the sentence: a name, a place in a stitch's moves, a repeat counted from 1. */
+  readonly about?: readonly (string | { readonly path: ProblemPath } | { readonly repeat: number })[]
+}
+
+/** Something to be said: its code, stable, `module.problem`, and what the sentence needs. */
+export interface Told {
+  readonly code: string
+  readonly figures: Figures
+}
+
+export type Figures = { readonly [name: string]: Figure }
+export type Figure = number | string | Mm | readonly string[] | Told
+
+/** A length, told in the reader's unit. */
+export interface Mm {
+  readonly mm: number
+}
+
+export function mm(value: number): Mm {
+  return { mm: value }
 }
 
 export type Result<T> =
@@ -18,12 +35,17 @@ export type Result<T> =
 
 export type ProblemPath = readonly (string | number)[]
 
-export function error(code: string, path: ProblemPath, message: string): Problem {
-  return { code, path, severity: 'error', message }
+export function error(code: string, path: ProblemPath, figures: Figures = {}): Problem {
+  return { code, path, severity: 'error', figures }
 }
 
-export function caution(code: string, path: ProblemPath, message: string): Problem {
-  return { code, path, severity: 'caution', message }
+export function caution(code: string, path: ProblemPath, figures: Figures = {}): Problem {
+  return { code, path, severity: 'caution', figures }
+}
+
+/** Said of something that has a name, before what it is said of already. */
+export function about(problem: Problem, name: string): Problem {
+  return { ...problem, about: [name, ...(problem.about ?? [])] }
 }
 
 export function success<T>(value: T, problems: readonly Problem[] = []): Result<T> {
@@ -38,10 +60,12 @@ export function hasErrors(problems: readonly Problem[]): boolean {
   return problems.some((problem) => problem.severity === 'error')
 }
 
-/** A problem thrown where a typed result would have to pass through many hands; caught at the face of the module. */
-export class ProblemError extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.message)
-    this.name = 'ProblemError'
+/** Something that cannot be done, thrown where a result would have to pass through many hands; caught at the face of the room. */
+export class ToldError extends Error {
+  readonly told: Told
+
+  constructor(code: string, figures: Figures = {}) {
+    super(code)
+    this.told = { code, figures }
   }
 }

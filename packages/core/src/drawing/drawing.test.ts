@@ -7,12 +7,12 @@ import { clearRadius } from '../materials/index.ts'
 import { newSampler, type Sampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { detailFor, drawMarkItems, drawSampler, drawStep, drawThread, lookOf, moveItems, PRINTED_MARKS, scaleItems, type Stroke, writeSvg } from './index.ts'
-import { type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
+import { sentenceOf, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const sampler = newSampler('Drawn')
 function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
   const result = workAlone({ id: 'e1', name: 'E', stitch, guide, strands: 2, ...more }, surroundingsOf(sampler))
-  if (!result.ok) throw new Error(result.problems[0]?.message)
+  if (!result.ok) throw new Error(sentenceOf(result.problems))
   return result.value
 }
 const line: Guide = { kind: 'line', path: 'M 100 150 L 160 150' }

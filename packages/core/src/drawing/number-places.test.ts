@@ -6,7 +6,7 @@ import { newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { drawStep, lookOf } from './index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -21,10 +21,10 @@ function numbersIn(id: string, picture: (typeof PICTURES)[number], atStep: (last
   if (!document) throw new Error(id)
   const guide = practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160)
   const done = workAlone({ id: 'e', name: 'Test', stitch: id, guide, strands: 2 }, around)
-  if (!done.ok) throw new Error(done.problems[0]?.message)
+  if (!done.ok) throw new Error(sentenceOf(done.problems))
   const { assigned } = done.value
   const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })
-  if (!shown.ok) throw new Error(shown.problems[0]?.message)
+  if (!shown.ok) throw new Error(sentenceOf(shown.problems))
   const { steps } = shown.value
   const step = steps[atStep(steps.length - 1)]
   if (!step) throw new Error('no step')

@@ -4,7 +4,7 @@ import { surroundingsOf } from '../assign/index.ts'
 import type { Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { type WorkedAlone, workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Bands'))
 /** 100 mm of a circle about (100, 200). */
@@ -16,7 +16,7 @@ const CURVED_RAILS: Guide = { kind: 'band', rails: [arc(103), arc(97)] }
 
 function work(stitch: string, guide: Guide): WorkedAlone {
   const worked = workAlone({ id: 'e', name: 'Band', stitch, guide }, around)
-  if (!worked.ok) throw new Error(`${stitch}: ${worked.problems[0]?.message}`)
+  if (!worked.ok) throw new Error(`${stitch}: ${sentenceOf(worked.problems)}`)
   return worked.value
 }
 

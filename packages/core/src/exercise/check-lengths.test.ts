@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Windows'))
 /** A line of just so many stitches, so that none is stretched to fit. */
@@ -11,7 +11,7 @@ function codes(stitch: string, lengthMm: number): readonly string[] {
     { id: 'e', name: 'x', stitch, guide: { kind: 'line', path: `M 0 50 L ${lengthMm * 20} 50` }, parameters: { L: lengthMm }, strands: 2 },
     around,
   )
-  if (!worked.ok) throw new Error(worked.problems[0]?.message)
+  if (!worked.ok) throw new Error(sentenceOf(worked.problems))
   return worked.value.problems.map((one) => one.code)
 }
 

@@ -1,6 +1,6 @@
 /** Lengths as they come out, against the window in which the stitch is good. */
 import type { Assigned } from '../assign/index.ts'
-import { caution, type Problem } from '../base/index.ts'
+import { caution, type Figure, mm, type Problem } from '../base/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
@@ -17,23 +17,25 @@ export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: Worke
     const isLength = parameter.kind === 'length' && worked.fitted.legs.length > 0
     const low = parameter.value * (isLength ? least : 1)
     const high = parameter.value * (isLength ? most : 1)
-    const show = (value: number): string => (parameter.kind === 'length' ? `${value.toFixed(2)} mm` : String(Number(value.toFixed(2))))
+    const show = (value: number): Figure => (parameter.kind === 'length' ? mm(value) : value)
     // A hundredth: fitting moves a length by less than anyone can see.
     if (parameter.max !== null && high > parameter.max * 1.01) {
       problems.push(
-        caution(
-          'exercise.long',
-          ['parameters', parameter.id],
-          `${parameter.name} comes to ${show(high)}; over ${show(parameter.max)} a stitch of this weight sags or snags. Usual: ${show(parameter.usual)}.`,
-        ),
+        caution('exercise.long', ['parameters', parameter.id], {
+          name: parameter.name,
+          comes: show(high),
+          bound: show(parameter.max),
+          usual: show(parameter.usual),
+        }),
       )
     } else if (parameter.min !== null && low < parameter.min * 0.99) {
       problems.push(
-        caution(
-          'exercise.short',
-          ['parameters', parameter.id],
-          `${parameter.name} comes to ${show(low)}; under ${show(parameter.min)} a stitch of this weight closes up. Usual: ${show(parameter.usual)}.`,
-        ),
+        caution('exercise.short', ['parameters', parameter.id], {
+          name: parameter.name,
+          comes: show(low),
+          bound: show(parameter.min),
+          usual: show(parameter.usual),
+        }),
       )
     }
   }
@@ -47,22 +49,10 @@ export function checkLegs(worked: WorkedStitch): Problem[] {
   const pitches = legs.map((leg) => leg.pitchMm)
   const [least, most] = [Math.min(...pitches), Math.max(...pitches)]
   if (legs.length > 1 && most > least * 1.04) {
-    problems.push(
-      caution(
-        'exercise.legs-differ',
-        ['guide'],
-        `So that a hole lands on every corner, stitches are from ${least.toFixed(2)} to ${most.toFixed(2)} mm apart. Moving a corner by a few millimetres would even them.`,
-      ),
-    )
+    problems.push(caution('exercise.legs-differ', ['guide'], { least: mm(least), most: mm(most) }))
   }
   if (most > askedMm * 1.5 || least < askedMm * 0.67) {
-    problems.push(
-      caution(
-        'exercise.stretched',
-        ['guide'],
-        `Asked for ${askedMm.toFixed(2)} mm from stitch to stitch, fitted ${(most > askedMm * 1.5 ? most : least).toFixed(2)} mm: the guide is too short for a whole number near what was asked.`,
-      ),
-    )
+    problems.push(caution('exercise.stretched', ['guide'], { asked: mm(askedMm), fitted: mm(most > askedMm * 1.5 ? most : least) }))
   }
   return problems
 }

@@ -5,7 +5,7 @@ import type { StitchDocument } from '../notation/index.ts'
 import type { Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
+import { leftAlone, sentenceOf, sentencesOf, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -67,7 +67,7 @@ const GUIDES: Readonly<Record<string, Readonly<Record<string, Guide>>>> = {
 
 function work(document: StitchDocument, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
   const result = workAlone({ id: 'e1', name: 'Test', stitch: document.id, guide, strands: 2, ...more }, around)
-  if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
+  if (!result.ok) throw new Error(sentencesOf(result.problems).join(' '))
   return result.value
 }
 
@@ -77,7 +77,7 @@ function isSound(done: WorkedAlone): void {
   expect(wild).toEqual([])
   expect(done.problems.filter((problem) => problem.severity === 'error')).toEqual([])
   const left = leftAlone(done)
-  expect(left.ok ? '' : left.problems[0]?.message).toBe('')
+  expect(left.ok ? '' : sentenceOf(left.problems)).toBe('')
   expect(Number.isFinite(done.difficulty.score + done.thread.total + done.minutes.total + done.widthMm + done.coverage)).toBe(true)
 }
 

@@ -2,14 +2,14 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { leftAlone, workAlone } from '../testing/index.ts'
+import { leftAlone, sentenceOf, workAlone } from '../testing/index.ts'
 
 function blanket(path: string, parameters = { L: 4, H: 6 }) {
   const done = workAlone(
     { id: 'x', name: 'Edge', stitch: 'blanket-stitch', guide: { kind: 'line', path }, parameters, strands: 2 },
     surroundingsOf(newSampler('Test')),
   )
-  if (!done.ok) throw new Error(done.problems[0]?.message)
+  if (!done.ok) throw new Error(sentenceOf(done.problems))
   return done.value
 }
 const at = (holes: readonly { x: number; y: number }[]) => holes.map(({ x, y }) => `${(Math.round(x * 100) + 0) / 100},${(Math.round(y * 100) + 0) / 100}`)
@@ -47,7 +47,7 @@ describe('blanket stitch at a corner', () => {
     for (const path of [away, towards, 'M 0 0 L 24 0 L 24 24 L 0 24 Z', 'M 0 0 L 0 24 L 24 24 L 24 0 Z']) {
       const right = blanket(path)
       const left = leftAlone(right)
-      if (!left.ok) throw new Error(left.problems[0]?.message)
+      if (!left.ok) throw new Error(sentenceOf(left.problems))
       // Each hand begins without a spoke at its own end; what lies away from the ends of the line is the same.
       const { points } = right.guide.kind === 'line' ? right.guide.path : { points: [] }
       const ends = [points[0], points.at(-1)]

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { withSize } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 
 describe('pins fanned under one weave', () => {
   const fan = (pins: readonly (readonly [number, number])[]) =>
@@ -23,7 +23,7 @@ describe('pins fanned under one weave', () => {
       [[[-6, -9], ...petal, [6, -9]] as const, 9],
     ] as const) {
       const done = fan(pins)
-      if (!done.ok) throw new Error(done.problems[0]?.message)
+      if (!done.ok) throw new Error(sentenceOf(done.problems))
       const feet = done.value.worked.holes.slice(0, warps).map((hole) => hole.x)
       expect(feet).toHaveLength(warps)
       const sorted = [...feet].sort((a, b) => a - b)
@@ -35,7 +35,7 @@ describe('pins fanned under one weave', () => {
 
   it('is woven over and under in turn, every row the other way round from the row above', () => {
     const done = fan(petal)
-    if (!done.ok) throw new Error(done.problems[0]?.message)
+    if (!done.ok) throw new Error(sentenceOf(done.problems))
     const { worked } = done.value
     const weaving = worked.surfaceMoves.filter((one) => one.kind === 'over' || one.kind === 'under')
     expect(weaving.length).toBeGreaterThan(40)
@@ -64,7 +64,7 @@ describe('pins fanned under one weave', () => {
     for (const pins of [[petal[1]], petal.slice(0, 2)]) {
       const done = fan(pins)
       expect(done.ok).toBe(false)
-      expect(done.problems[0]?.message).toMatch(/needs three or five.*Add a pin, or take one away/)
+      expect(sentenceOf(done.problems)).toMatch(/needs three or five.*Add a pin, or take one away/)
     }
   })
 

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Learner } from '../classes/index.ts'
 import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
 import { forLearner, workForLearner, workSampler } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 const rain: Exercise = {
   id: 'rain',
@@ -52,7 +53,7 @@ describe('a version for one learner', () => {
   it('passes over what is not free, and says so', () => {
     const { exercise, problems } = madeOf({ choices: { rain: { strands: 5 }, wind: { thread: 'blue' } } })
     expect(exercise).toBe(rain)
-    expect(problems.map((problem) => [problem.severity, problem.message])).toEqual([
+    expect(problems.map((problem) => [problem.severity, sentenceOf(problem)])).toEqual([
       ['caution', 'Tove, Rain: the strands are not left free, so the exercise stays as it is.'],
       ['caution', 'Tove, Wind: the colour is not left free, so the exercise stays as it is.'],
     ])
@@ -61,7 +62,7 @@ describe('a version for one learner', () => {
   it('a thread that is gone, or a stitch no longer allowed, changes nothing', () => {
     expect(madeOf({ choices: { rain: { thread: 'red' } } })).toMatchObject({
       exercise: { materials: { main: { thread: 'grey' } } },
-      problems: [{ code: 'learner.not-free' }],
+      problems: [{ code: 'learner.thread-gone' }],
     })
     expect(madeOf({ choices: { rain: { stitch: 'chain-stitch' } } })).toMatchObject({ exercise: { stitch: 'running-stitch' }, problems: [{}] })
   })

@@ -1,6 +1,6 @@
 /** A sampler as one learner works it: what is left free chosen, or nothing left open for one who wants clear orders. */
 import { surroundingsOf } from '../assign/index.ts'
-import { caution, type Problem } from '../base/index.ts'
+import { caution, type Figures, type Problem } from '../base/index.ts'
 import type { Learner, LearnerChoice } from '../classes/index.ts'
 import { MAIN_ROLE } from '../notation/index.ts'
 import { type Exercise, type FreeSetting, layExercise, type Sampler } from '../sampler/index.ts'
@@ -15,13 +15,6 @@ const SETTLES: Readonly<Record<Exclude<keyof LearnerChoice, 'stitch'>, FreeSetti
   marks: 'marks',
 }
 
-const IN_WORDS: Readonly<Record<FreeSetting, string>> = {
-  colour: 'the colour is',
-  strands: 'the strands are',
-  length: 'the length is',
-  marks: 'the marks are',
-}
-
 export interface ForLearner {
   readonly sampler: Sampler
   /** Choices that the exercise does not leave free, or no longer can be kept; they are passed over. */
@@ -32,8 +25,8 @@ export interface ForLearner {
 export function forLearner(sampler: Sampler, learner: Learner): ForLearner {
   const problems: Problem[] = []
   const exercises = sampler.exercises.map((exercise, index) => {
-    const made = chosen(sampler, exercise, learner.choices[exercise.id] ?? {}, (message) =>
-      problems.push(caution('learner.not-free', ['exercises', index], `${learner.name}, ${exercise.name}: ${message}`)),
+    const made = chosen(sampler, exercise, learner.choices[exercise.id] ?? {}, (code, figures) =>
+      problems.push({ ...caution(code, ['exercises', index], figures), about: [learner.name, exercise.name] }),
     )
     if (!learner.settled || (made.free === undefined && made.substitutes === undefined)) return made
     const { free: _open, substitutes: _others, ...settled } = made
@@ -63,18 +56,17 @@ export function workForLearner(
   return { exercises, problems }
 }
 
-function chosen(sampler: Sampler, exercise: Exercise, choice: LearnerChoice, pass: (message: string) => void): Exercise {
+function chosen(sampler: Sampler, exercise: Exercise, choice: LearnerChoice, pass: (code: string, figures: Figures) => void): Exercise {
   let made = exercise
   if (choice.stitch !== undefined) {
     const substitute = exercise.substitutes?.find((one) => one.stitch === choice.stitch)
     if (substitute) made = { ...substituted(exercise, substitute), ...(exercise.free ? { free: exercise.free } : {}) }
-    else pass(`the stitch "${choice.stitch}" is not among those allowed, so the exercise stays as it is.`)
+    else pass('learner.stitch-not-allowed', { stitch: choice.stitch })
   }
   for (const key of Object.keys(SETTLES) as (keyof typeof SETTLES)[]) {
     if (choice[key] === undefined) continue
-    if (!exercise.free?.includes(SETTLES[key])) pass(`${IN_WORDS[SETTLES[key]]} not left free, so the exercise stays as it is.`)
-    else if (key === 'thread' && !sampler.threads.some((thread) => thread.id === choice.thread))
-      pass('the thread that was chosen is gone, so the colour stays as it is.')
+    if (!exercise.free?.includes(SETTLES[key])) pass('learner.not-free', { setting: SETTLES[key] })
+    else if (key === 'thread' && !sampler.threads.some((thread) => thread.id === choice.thread)) pass('learner.thread-gone', {})
     else made = settle({ ...made, ...settingOf(made, key, choice) }, SETTLES[key])
   }
   return made

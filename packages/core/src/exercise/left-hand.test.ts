@@ -5,13 +5,13 @@ import type { Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 import { type Mark, marksForHand } from './index.ts'
 
 const around = surroundingsOf(newSampler('Hands'))
 function marks(stitch: string, guide: Guide, hand: 'left' | 'right'): readonly Mark[] {
   const worked = workAlone({ id: 'e', name: 'x', stitch, guide, marks: 'every-hole' }, around)
-  if (!worked.ok) throw new Error(worked.problems[0]?.message)
+  if (!worked.ok) throw new Error(sentenceOf(worked.problems))
   return marksForHand(worked.value, hand)[0] ?? []
 }
 const startOf = (all: readonly Mark[]) => all.find((mark) => mark.kind === 'start')

@@ -5,7 +5,7 @@ import { practiceFor, practiceGuide, type Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
+import { leftAlone, sentenceOf, sentencesOf, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 const band = (length: number, widthMm: number): Guide => ({ kind: 'band', path: `M 0 0 L ${length} 0`, widthMm })
@@ -13,7 +13,7 @@ const line = (length: number): Guide => ({ kind: 'line', path: `M 0 0 L ${length
 
 function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
   const result = workAlone({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
-  if (!result.ok) throw new Error(`${stitch}: ${result.problems.map((problem) => problem.message).join(' ')}`)
+  if (!result.ok) throw new Error(`${stitch}: ${sentencesOf(result.problems).join(' ')}`)
   return result.value
 }
 
@@ -31,7 +31,7 @@ describe('every stitch of the library', () => {
     expect(done.worked.segments.filter((segment) => segment.points.some((at) => !Number.isFinite(at.x + at.y + at.z)))).toEqual([])
     expect(leftAlone(done).ok).toBe(true)
     const shown = demonstrate({ document: done.assigned.document, parameters: done.assigned.parameters, materials: done.assigned.materials, hand: 'left' })
-    if (!shown.ok) throw new Error(shown.problems[0]?.message)
+    if (!shown.ok) throw new Error(sentenceOf(shown.problems))
     expect(shown.value.steps.length).toBeGreaterThan(1)
     for (const [index, step] of shown.value.steps.entries()) {
       expect(step.number).toBe(index + 1)

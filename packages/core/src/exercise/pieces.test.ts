@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { newSampler, type DrawnGuide, type Exercise, type Sampler } from '../sampler/index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 import { workSampler } from './index.ts'
 
 const drawn = (id: string, path: string, copies?: DrawnGuide['copies']): DrawnGuide => ({ id, guide: { kind: 'line', path }, ...(copies ? { copies } : {}) })
@@ -13,7 +13,7 @@ const samplerWith = (guides: readonly DrawnGuide[], exercises: readonly Exercise
 })
 const only = (sampler: Sampler) => {
   const { done, problems } = workSampler(sampler)
-  if (!done[0]) throw new Error(problems[0]?.message)
+  if (!done[0]) throw new Error(sentenceOf(problems))
   return { one: done[0], done, problems }
 }
 
@@ -25,7 +25,7 @@ describe('an exercise on three guides', () => {
   )
   const alone = guides.map(({ guide }) => {
     const worked = workAlone({ id: 'e', name: 'Rain', stitch: 'back-stitch', parameters: { L: 3 }, guide }, surroundingsOf(newSampler('Alone')))
-    if (!worked.ok) throw new Error(worked.problems[0]?.message)
+    if (!worked.ok) throw new Error(sentenceOf(worked.problems))
     return worked.value
   })
 

@@ -3,14 +3,14 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import type { Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { leftAlone, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
+import { leftAlone, sentencesOf, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 const line = (path: string): Guide => ({ kind: 'line', path })
 
 function work(stitch: string, guide: Guide, more: Partial<ShortExercise> = {}): WorkedAlone {
   const result = workAlone({ id: 'e1', name: 'Test', stitch, guide, strands: 2, ...more }, around)
-  if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join('\n'))
+  if (!result.ok) throw new Error(sentencesOf(result.problems).join('\n'))
   return result.value
 }
 

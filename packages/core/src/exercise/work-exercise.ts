@@ -97,8 +97,8 @@ function ofPiece(problem: Problem, piece: Piece): Problem {
 /** Copies share their faults: each is said once. */
 function saidOnce(problems: readonly Problem[]): readonly Problem[] {
   const said = new Set<string>()
-  return problems.filter(({ code, message }) => {
-    const key = `${code} ${message}`
+  return problems.filter(({ code, figures }) => {
+    const key = `${code} ${JSON.stringify(figures)}`
     if (said.has(key)) return false
     said.add(key)
     return true

@@ -1,11 +1,10 @@
 /** One piece of an exercise, worked: a guide or one of its copies, with the stitch on it. */
 import type { Assigned } from '../assign/index.ts'
-import { caution, error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
+import { caution, error, failure, mm, type PieceId, type Problem, type Result, success } from '../base/index.ts'
 import { tightestRadius } from '../geometry/index.ts'
-import { type Guide, type GuideKind, guideServes, guideWord, readGuide, type ReadGuide } from '../guide/index.ts'
+import { type Guide, guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
 import { measureCoverage, measureOutside, type OutsideShape } from '../measure/index.ts'
 import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
-import { capitalised } from '../units/index.ts'
 import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
 import { checkLegs, checkLengths } from './check-lengths.ts'
 import { drawMarks, type Mark } from './marks.ts'
@@ -37,23 +36,9 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   if (!read.ok) return failure(...read.problems.map((problem) => ({ ...problem, path: ['guide', ...problem.path] })))
   const { document, parameters, materials, main } = assigned
   const { kind } = piece.guide
-  if (!guideServes(document.guide, kind))
-    return failure(
-      error(
-        'exercise.guide',
-        ['on'],
-        `${document.name} is worked on ${listWords(document.guide)}, not on ${guideWord(kind)}. Give it another guide, or choose another stitch.`,
-      ),
-    )
+  if (!guideServes(document.guide, kind)) return failure(error('exercise.guide', ['on'], { stitch: document.name, guides: document.guide, guide: kind }))
   const toleranceMm = exercise.toleranceMm ?? 0.3 * main.bundle.lineWidthMm
-  if (!(toleranceMm > 0))
-    return failure(
-      error(
-        'exercise.tolerance',
-        ['toleranceMm'],
-        `A tolerance of ${toleranceMm} mm cannot be kept. Give one above 0, for example ${(0.3 * main.bundle.lineWidthMm).toFixed(2)}.`,
-      ),
-    )
+  if (!(toleranceMm > 0)) return failure(error('exercise.tolerance', ['toleranceMm'], { tolerance: mm(toleranceMm), usual: mm(0.3 * main.bundle.lineWidthMm) }))
   const guide = read.value
   const plain: StitchWork = { document, guide, parameters, materials, threads: roleThreads(assigned), leftHand: false }
   const followed = followCurve(plain, toleranceMm)
@@ -96,32 +81,13 @@ export function roleThreads({ threads }: Pick<Assigned, 'threads'>): RoleThreads
 const OUTSIDE_SAID = 0.01
 
 function outsideProblem({ document }: Assigned, guide: ReadGuide, { share, mostMm, acrossHole }: OutsideShape): Problem {
-  const name = document.name.toLowerCase()
-  const much = `${Math.max(1, Math.round(share * 100))} % of the thread that shows`
-  if (acrossHole)
-    return caution(
-      'exercise.across-hole',
-      ['on'],
-      `${capitalised(name)} crosses the hole of this shape: ${much} lies over it, by up to ${mostMm.toFixed(1)} mm. Choose a stitch that fills by rows, or divide the shape.`,
-    )
-  const mend = guide.kind === 'shape' && guide.vein ? 'Draw its vein inside the shape, from tip to tip' : 'Draw a vein inside it, from tip to tip'
-  return caution(
-    'exercise.outside-shape',
-    ['on'],
-    `${capitalised(name)} leaves its outline by up to ${mostMm.toFixed(1)} mm: ${much} lies outside. ${mend}, or choose a stitch that fills by rows.`,
-  )
+  const figures = { stitch: document.name.toLowerCase(), percent: Math.max(1, Math.round(share * 100)), by: mm(mostMm) }
+  if (acrossHole) return caution('exercise.across-hole', ['on'], figures)
+  return caution('exercise.outside-shape', ['on'], { ...figures, vein: guide.kind === 'shape' && guide.vein ? 'drawn' : 'none' })
 }
 
 function tooTightProblem(assigned: Assigned, guide: ReadGuide, deviationMm: number, toleranceMm: number): Problem {
   const radius = guide.kind === 'line' ? tightestRadius(guide.path, 1) : 0
-  const where = Number.isFinite(radius) ? ` where it bends to a radius of ${radius.toFixed(1)} mm` : ''
-  return caution(
-    'exercise.tight-curve',
-    ['guide'],
-    `Even at its shortest good length ${assigned.document.name.toLowerCase()} leaves the line by ${deviationMm.toFixed(2)} mm${where}; ${toleranceMm.toFixed(2)} mm is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
-  )
-}
-
-function listWords(kinds: readonly string[]): string {
-  return kinds.map((kind) => guideWord(kind as GuideKind)).join(' or ')
+  const figures = { stitch: assigned.document.name.toLowerCase(), off: mm(deviationMm), allowed: mm(toleranceMm) }
+  return caution('exercise.tight-curve', ['guide'], Number.isFinite(radius) ? { ...figures, radius: mm(radius) } : figures)
 }

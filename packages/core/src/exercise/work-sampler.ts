@@ -1,6 +1,6 @@
 /** A whole sampler worked, exercise by exercise, with every problem gathered under its exercise. */
 import { surroundingsOf } from '../assign/index.ts'
-import type { Problem, Result } from '../base/index.ts'
+import { about, type Problem, type Result } from '../base/index.ts'
 import { type Exercise, layExercises, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { type WorkedExercise, workExercise } from './work-exercise.ts'
 
@@ -29,5 +29,5 @@ export function workSampler(sampler: Sampler, wanted?: ReadonlySet<string>): Wor
 }
 
 export function underExercise(index: number, exercise: Pick<Exercise, 'name'>, problems: readonly Problem[]): readonly Problem[] {
-  return problems.map((problem) => ({ ...problem, path: ['exercises', index, ...problem.path], message: `${exercise.name}: ${problem.message}` }))
+  return problems.map((problem) => about({ ...problem, path: ['exercises', index, ...problem.path] }, exercise.name))
 }

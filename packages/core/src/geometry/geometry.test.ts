@@ -17,10 +17,11 @@ import {
   splineThrough,
   tightestRadius,
 } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 const path = (data: string) => {
   const parsed = parsePath(data)
-  if (!parsed.ok) throw new Error(parsed.problems[0]?.message)
+  if (!parsed.ok) throw new Error(sentenceOf(parsed.problems))
   return parsed.value
 }
 
@@ -56,7 +57,7 @@ describe('measured paths', () => {
     expect(parsed.ok).toBe(false)
     if (!parsed.ok) {
       expect(parsed.problems[0]?.code).toBe(code)
-      expect(parsed.problems[0]?.message).toMatch(/[.?]$/)
+      expect(sentenceOf(parsed.problems)).toMatch(/[.?]$/)
     }
   })
 

@@ -25,15 +25,9 @@ export function parsePath(data: string): Result<MeasuredPath> {
   const many = parsePaths(data)
   if (!many.ok) return many
   const [first, ...rest] = many.value
-  if (first === undefined) return failure(error('geometry.path-empty', [], 'This path has no length. Give it at least two different points.'))
+  if (first === undefined) return failure(error('geometry.path-empty', []))
   if (rest.length > 0) {
-    return failure(
-      error(
-        'geometry.path-parts',
-        [],
-        `This path has ${many.value.length} separate parts. A guide is one unbroken line: make each part an exercise of its own.`,
-      ),
-    )
+    return failure(error('geometry.path-parts', [], { parts: many.value.length }))
   }
   return success(first)
 }
@@ -41,18 +35,11 @@ export function parsePath(data: string): Result<MeasuredPath> {
 /** Every subpath that has a length. */
 export function parsePaths(data: string): Result<readonly MeasuredPath[]> {
   if (data.length > MAX_PATH_CHARACTERS) {
-    return failure(
-      error(
-        'geometry.path-too-long',
-        [],
-        `This path has ${data.length} characters; the most is ${MAX_PATH_CHARACTERS}. Simplify it in the program that drew it.`,
-      ),
-    )
+    return failure(error('geometry.path-too-long', [], { characters: data.length, most: MAX_PATH_CHARACTERS }))
   }
   const parsed = svgpath(data)
   const reason = (parsed as unknown as { err?: string }).err
-  if (reason)
-    return failure(error('geometry.path-unreadable', [], `This path cannot be read (${reason}). It should be SVG path data such as "M 10 20 L 60 20".`))
+  if (reason) return failure(error('geometry.path-unreadable', [], { reason }))
   const reader = new PathReader()
   parsed
     .abs()
@@ -63,16 +50,10 @@ export function parsePaths(data: string): Result<readonly MeasuredPath[]> {
     })
   reader.finish()
   if (reader.points > MAX_POINTS) {
-    return failure(error('geometry.path-too-long', [], `This path needs more than ${MAX_POINTS} points. Simplify it, or divide it into several exercises.`))
+    return failure(error('geometry.path-too-many-points', [], { most: MAX_POINTS }))
   }
   if (reader.furthest > MAX_COORDINATE_MM || !Number.isFinite(reader.furthest)) {
-    return failure(
-      error(
-        'geometry.path-too-far',
-        [],
-        `This path reaches ${reader.furthest.toExponential(1)} mm from the corner of the cloth; the most is ${MAX_COORDINATE_MM} mm. Are its lengths in millimetres?`,
-      ),
-    )
+    return failure(error('geometry.path-too-far', [], { reach: reader.furthest.toExponential(1), most: MAX_COORDINATE_MM }))
   }
   return success(reader.paths)
 }

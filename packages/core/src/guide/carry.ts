@@ -46,15 +46,6 @@ export function pathData(points: readonly Point[], closed: boolean): string {
   return `${shown.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'} ${tidy(x)} ${tidy(y)}`).join(' ')}${closed ? ' Z' : ''}`
 }
 
-const PART_WORDS: Readonly<Record<GuidePart, string>> = {
-  outline: 'outline',
-  vein: 'vein',
-  'left-rail': 'left rail',
-  'right-rail': 'right rail',
-  'centre-line': 'centre line',
-}
-
 export function noSuchPart(word: string, part: GuidePart, parts: readonly GuidePart[]): Result<never> {
-  const has = parts.length > 0 ? `It has ${parts.map((one) => `a${one === 'outline' ? 'n' : ''} ${PART_WORDS[one]}`).join(', ')}.` : 'It is worked as a whole.'
-  return failure(error('guide.no-part', ['part'], `There is no ${PART_WORDS[part]} of ${word}. ${has}`))
+  return failure(error('guide.no-part', ['part'], { part, word, parts }))
 }

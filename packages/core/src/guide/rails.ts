@@ -20,7 +20,7 @@ export function middleOfRails(left: MeasuredPath, right: MeasuredPath): Measured
 export function bandBetweenRails(left: MeasuredPath, right: MeasuredPath): Result<ReadGuide> {
   const middle = middleOfRails(left, right)
   const apart = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((share) => gapAt(left, right, share)))
-  if (!middle || apart < NARROWEST_BAND_MM) return failure(error('guide.rails', ['rails'], 'The two rails of this band lie on each other. Draw them apart.'))
+  if (!middle || apart < NARROWEST_BAND_MM) return failure(error('guide.rails', ['rails']))
   const points = [...left.points, ...[...right.points].reverse()]
   return success({ kind: 'line', path: middle, width: { kind: 'rails', left: left.points, right: right.points, points } })
 }

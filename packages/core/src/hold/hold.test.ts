@@ -6,7 +6,7 @@ import { usualMistakes } from '../notation/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { cutThread, pullEnd, safeCut, showMistake } from './index.ts'
-import { workAlone } from '../testing/index.ts'
+import { sentenceOf, workAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Test'))
 
@@ -17,7 +17,7 @@ function work(stitch: string) {
     { id: 'e1', name: 'Test', stitch, guide: practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160), strands: 2 },
     around,
   )
-  if (!result.ok) throw new Error(result.problems[0]?.message)
+  if (!result.ok) throw new Error(sentenceOf(result.problems))
   return result.value
 }
 

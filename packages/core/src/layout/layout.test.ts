@@ -5,11 +5,12 @@ import { clearRadius } from '../materials/index.ts'
 import { applyOperation, boxOfGuides, newSampler, type Sampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { GAP_MM, newExercise, newRows, placeFor, rowValues, takenBoxes } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 const stitch = (id: string) => LIBRARY.find((one) => one.id === id) as (typeof LIBRARY)[number]
 const apply = (sampler: Sampler, operation: Parameters<typeof applyOperation>[1]): Sampler => {
   const done = applyOperation(sampler, operation)
-  if (!done.ok) throw new Error(done.problems[0]?.message)
+  if (!done.ok) throw new Error(sentenceOf(done.problems))
   return done.value
 }
 

@@ -4,6 +4,7 @@
  * +20 %. The eye must take the bundle: 0.85 D soft (it flattens in a long eye), 1.05 D hard. The cloth lets
  * its comfortable shaft pass, a quarter more with care. Fitted to what makers print, so a fit and no proof.
  */
+import { mm, type Told } from '../base/index.ts'
 import type { Bundle } from './bundle.ts'
 import { type Cloth, comfortableShaft } from './cloths.ts'
 import { type Needle, NEEDLES, nameNeedle } from './needles.ts'
@@ -22,8 +23,8 @@ export type NeedleVerdict = 'best' | 'good' | 'with-care' | 'no'
 export interface NeedleFit {
   readonly needle: Needle
   readonly verdict: NeedleVerdict
-  /** One sentence with its figures. */
-  readonly reason: string
+  /** Why, as a code with its figures. */
+  readonly reason: Told
   /** Share by which the shaft differs from the wanted one: -0.1 is ten per cent thinner. */
   readonly difference: number
 }
@@ -94,58 +95,34 @@ function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
   const difference = needle.shaftMm / wanted - 1
   const eyeNeeded = (work.bundle.hard ? 1.05 : 0.85) * work.bundle.diameterMm
   const clothLimit = comfortableShaft(work.cloth)
-  const mm = (value: number): string => `${value.toFixed(2)} mm`
-  const fit = (verdict: NeedleVerdict, reason: string): NeedleFit => ({ needle, verdict, reason, difference })
-  const name = nameNeedle(needle)
-  if (work.wraps > WRAPS_OVER_ANY_EYE && needle.family.bulge > 1) {
-    return fit('no', `${name}: ${work.wraps} wraps must slide over an eye that is wider than its shaft. Take a milliner needle.`)
+  const { bundle, cloth, plunges, wraps } = work
+  const figures = {
+    needle: nameNeedle(needle),
+    shaft: mm(needle.shaftMm),
+    wanted: mm(wanted),
+    eye: mm(needle.eyeMm),
+    eyeNeeded: mm(eyeNeeded),
+    bundle: mm(bundle.diameterMm),
+    cloth: cloth.name,
+    passes: mm(clothLimit),
+    wraps,
+    percent: Math.round(difference * 100),
   }
-  if (needle.eyeMm < EYE_LEAST * eyeNeeded) {
-    return fit('no', `${name}: the eye opens ${mm(needle.eyeMm)} and this thread needs ${mm(eyeNeeded)}. Take a coarser needle or fewer strands.`)
-  }
-  const hard = !work.plunges && needle.shaftMm > clothLimit * CLOTH_CARE
-  if (isTheOne(needle, work) && !hard) {
-    return fit('best', `${name}: the one needle for everything; its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`)
-  }
-  if (difference < THINNER.care) {
-    return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft opens too small a hole; about ${mm(wanted)} is wanted, so the thread would drag and fray.`)
-  }
-  if (difference > THICKER.care) {
-    return fit('no', `${name}: the ${mm(needle.shaftMm)} shaft leaves a visible hole; about ${mm(wanted)} is enough.`)
-  }
-  if (hard) {
-    return fit(
-      'no',
-      `${name}: the ${mm(needle.shaftMm)} shaft is more than ${work.cloth.name} passes (${mm(clothLimit)} with ease). Take fewer strands or a more open cloth.`,
-    )
-  }
-  if (needle.eyeMm < EYE_TIGHT * eyeNeeded) {
-    return fit('with-care', `${name}: its eye of ${mm(needle.eyeMm)} is tight for this thread (${mm(eyeNeeded)} wanted); try it, and take shorter lengths.`)
-  }
-  if (difference < THINNER.easy) {
-    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft opens a small hole (${mm(wanted)} wanted); take shorter lengths, for the thread wears.`)
-  }
-  if (difference > THICKER.easy) {
-    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft opens a wide hole (${mm(wanted)} wanted); it may show in close cloth.`)
-  }
-  if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) {
-    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft fits, but its blunt point must be pushed through ${work.cloth.name}.`)
-  }
-  if (needle.shaftMm > clothLimit && !work.plunges) {
-    return fit('with-care', `${name}: the ${mm(needle.shaftMm)} shaft suits the thread; ${work.cloth.name} passes ${mm(clothLimit)} with ease, so push slowly.`)
-  }
-  if (work.plunges) {
-    const opened = needle.shaftMm > clothLimit ? ` Open the two holes in ${work.cloth.name} with a stiletto first.` : ''
-    return fit(
-      'good',
-      `${name}: takes the two ends of the laid thread to the back; its eye of ${mm(needle.eyeMm)} passes the ${mm(work.bundle.diameterMm)} bundle.${opened}`,
-    )
-  }
-  const sign = difference >= 0 ? '+' : '\u2212'
-  return fit(
-    'good',
-    `${name}: ${mm(needle.shaftMm)} shaft, ${mm(wanted)} wanted (${sign}${Math.abs(Math.round(difference * 100))} %); its eye of ${mm(needle.eyeMm)} takes the ${mm(work.bundle.diameterMm)} bundle.`,
-  )
+  const fit = (verdict: NeedleVerdict, code: string): NeedleFit => ({ needle, verdict, reason: { code: `needle.${code}`, figures }, difference })
+  if (wraps > WRAPS_OVER_ANY_EYE && needle.family.bulge > 1) return fit('no', 'wraps')
+  if (needle.eyeMm < EYE_LEAST * eyeNeeded) return fit('no', 'eye')
+  const hard = !plunges && needle.shaftMm > clothLimit * CLOTH_CARE
+  if (isTheOne(needle, work) && !hard) return fit('best', 'the-one')
+  if (difference < THINNER.care) return fit('no', 'thin')
+  if (difference > THICKER.care) return fit('no', 'thick')
+  if (hard) return fit('no', 'cloth')
+  if (needle.eyeMm < EYE_TIGHT * eyeNeeded) return fit('with-care', 'eye-tight')
+  if (difference < THINNER.easy) return fit('with-care', 'rather-thin')
+  if (difference > THICKER.easy) return fit('with-care', 'rather-thick')
+  if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) return fit('with-care', 'blunt')
+  if (needle.shaftMm > clothLimit && !plunges) return fit('with-care', 'close-cloth')
+  if (plunges) return fit('good', needle.shaftMm > clothLimit ? 'plunges-opened' : 'plunges')
+  return fit('good', 'right')
 }
 
 function isTheOne(needle: Needle, work: NeedleWork): boolean {

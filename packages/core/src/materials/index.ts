@@ -12,3 +12,4 @@ export type { NeedleFit, NeedleSchool, NeedleVerdict, NeedleWork } from './fit-n
 export { clearRadius, HOOP_MARGIN_MM, HOOP_SIZES } from './hoops.ts'
 export type { HoopSize } from './hoops.ts'
 export { contrast, luminance, mix } from './colour.ts'
+export { MATERIALS_SENTENCES } from './problems.ts'

@@ -6,6 +6,7 @@ import { nameNeedle } from '../materials/index.ts'
 import { MAIN_ROLE } from '../notation/index.ts'
 import type { Exercise, Material, Operation, Sampler } from '../sampler/index.ts'
 import { capitalised, formatLength } from '../units/index.ts'
+import { evenLegs, largerCurve } from './ease-guide.ts'
 import { moveInside } from './outside.ts'
 
 export interface Mend {
@@ -30,9 +31,15 @@ const MENDS: Readonly<Record<string, (given: Case) => Mend | null>> = {
   },
   'exercise.long': usualLength,
   'exercise.short': usualLength,
-  'exercise.tight-curve': ({ exercise, done }) => {
+  'exercise.tight-curve': ({ exercise, done, sampler }) => {
     const strands = done?.assigned.main.strands.value ?? 1
-    return strands > 1 ? { words: `Take ${strandsInWords(strands - 1)}`, operation: assigns(exercise, MAIN_ROLE, { strands: strands - 1 }) } : null
+    if (strands > 1) return { words: `Take ${strandsInWords(strands - 1)}`, operation: assigns(exercise, MAIN_ROLE, { strands: strands - 1 }) }
+    const larger = largerCurve(exercise, done, sampler)
+    return larger && { words: `Ease the curve: draw it ${larger.percent} % larger`, operation: larger.operation }
+  },
+  'exercise.legs-differ': ({ exercise, done, sampler }) => {
+    const operation = evenLegs(exercise, done, sampler)
+    return operation && { words: 'Move the corners', operation }
   },
   'exercise.tolerance': ({ exercise }) => ({
     words: 'Take the usual tolerance',

@@ -4,7 +4,8 @@ import type { Problem } from '../base/index.ts'
 import { workSampler } from '../exercise/index.ts'
 import { reachOutside } from '../extent/index.ts'
 import { applyOperation, type DrawnGuide, type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
-import { mendFor, outsideProblem } from './index.ts'
+import { mendFor, outsideProblem, placeOfProblem, problemsOnCloth } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 const EXERCISE: Exercise = { id: 'e', name: 'Rain', stitch: 'back-stitch', on: [{ guide: 'g' }] }
 const samplerWith = (guide: DrawnGuide['guide'], exercise: Partial<Exercise> = {}, copies?: DrawnGuide['copies']): Sampler => ({
@@ -28,7 +29,7 @@ function mended(sampler: Sampler, code: string): Sampler {
   const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)
   if (!mend) throw new Error(`no mend for ${code}`)
   const applied = applyOperation(sampler, mend.operation)
-  if (!applied.ok) throw new Error(applied.problems[0]?.message)
+  if (!applied.ok) throw new Error(sentenceOf(applied.problems))
   return applied.value
 }
 
@@ -40,8 +41,8 @@ describe('what lies outside', () => {
     const before = workSampler(outside).done[0]
     const reach = before ? reachOutside(before, outside).reachMm : 0
     expect(reach).toBeGreaterThan(20)
-    expect(problemsOf(outside).find((one) => one.code === 'cloth.outside')?.message).toBe(
-      `It reaches ${reach.toFixed(1)} mm outside the clear area, where the hoop is in the way of needle and fingers.`,
+    expect(sentenceOf(problemsOf(outside).find((one) => one.code === 'cloth.outside'))).toBe(
+      `It reaches ${Number(reach.toFixed(2))} mm outside the clear area, where the hoop is in the way of needle and fingers.`,
     )
     const after = mended(outside, 'cloth.outside')
     expect(problemsOf(after).map((one) => one.code)).not.toContain('cloth.outside')
@@ -56,7 +57,7 @@ describe('what lies outside', () => {
 
   it('says which of several pieces it is, and brings all of them inside', () => {
     const rays = samplerWith({ kind: 'line', path: 'M 200 60 L 215 60' }, {}, { kind: 'round', centre: [190, 60], count: 4 })
-    expect(problemsOf(rays).find((one) => one.code === 'cloth.outside')?.message).toMatch(/^Piece \d of 4 reaches/)
+    expect(sentenceOf(problemsOf(rays).find((one) => one.code === 'cloth.outside'))).toMatch(/^Piece \d of 4 reaches/)
     expect(problemsOf(mended(rays, 'cloth.outside')).map((one) => one.code)).not.toContain('cloth.outside')
   })
 
@@ -65,6 +66,71 @@ describe('what lies outside', () => {
     const [problem] = problemsOf(long)
     expect(problem?.code).toBe('cloth.outside')
     expect(mendFor(problem as Problem, exerciseOf(long), workSampler(long).done[0] ?? null, long)).toBeNull()
+  })
+})
+
+describe('a guide that stitches do not fit', () => {
+  it('has its corners moved along their legs, so that each leg is a whole number of stitches', () => {
+    // Back stitches of 3 mm on legs of 31, 10.4 and 31 mm are 3.1 and 3.47 mm: evened to 30, 9 and 30 mm.
+    const zigzag = samplerWith({ kind: 'line', path: 'M 120 140 L 151 140 L 151 150.4 L 120 150.4' }, { parameters: { L: 3 } })
+    expect(problemsOf(zigzag).map((one) => one.code)).toContain('exercise.legs-differ')
+    const after = mended(zigzag, 'exercise.legs-differ')
+    expect(after.drawing.guides[0]?.guide).toMatchObject({ path: 'M 120 140 L 150 140 L 150 149 L 120 149' })
+    expect(problemsOf(after).map((one) => one.code)).not.toContain('exercise.legs-differ')
+  })
+
+  it('is left alone where a corner would wander, where it is closed, and where it is copied', () => {
+    const problem: Problem = { code: 'exercise.legs-differ', path: ['guide'], severity: 'caution', figures: {} }
+    const square: DrawnGuide['guide'] = { kind: 'line', path: 'M 120 140 L 151 140 L 151 150.4 L 120 150.4 Z' }
+    const zigzag: DrawnGuide['guide'] = { kind: 'line', path: 'M 120 140 L 151 140 L 151 150.4 L 120 150.4' }
+    for (const sampler of [
+      samplerWith(square, { parameters: { L: 3 } }),
+      samplerWith(zigzag, { parameters: { L: 20 } }),
+      samplerWith(zigzag, { parameters: { L: 3 } }, { kind: 'round', centre: [155, 155], count: 2 }),
+    ])
+      expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)).toBeNull()
+  })
+
+  it('has a curve eased by fewer strands, and of one strand by drawing it just so much larger', () => {
+    // Where the shortest good stitch of one strand is off by a little more than is allowed.
+    const wave = (size: number): DrawnGuide['guide'] => ({
+      kind: 'line',
+      path: `M 130 155 q ${size} ${-3 * size} ${2 * size} 0 q ${size} ${3 * size} ${2 * size} 0`,
+    })
+    const found = [2, 2.5, 3, 3.5, 4, 5, 6].flatMap((size) =>
+      [0.03, 0.05, 0.08, 0.12].map((toleranceMm) => samplerWith(wave(size), { stitch: 'back-stitch', materials: { main: { strands: 1 } }, toleranceMm })),
+    )
+    const tight = found.filter((sampler) => problemsOf(sampler).some((one) => one.code === 'exercise.tight-curve'))
+    expect(tight.length).toBeGreaterThan(2)
+    let eased = 0
+    for (const sampler of tight) {
+      const problem = problemsOf(sampler).find((one) => one.code === 'exercise.tight-curve') as Problem
+      const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)
+      if (!mend) continue
+      eased += 1
+      expect(mend.words).toMatch(/^Ease the curve: draw it \d+ % larger$/)
+      expect(problemsOf(mended(sampler, 'exercise.tight-curve')).map((one) => one.code)).not.toContain('exercise.tight-curve')
+    }
+    expect(eased).toBeGreaterThan(0)
+    const two = samplerWith(wave(2), { materials: { main: { strands: 3 } }, toleranceMm: 0.05 })
+    const problem = problemsOf(two).find((one) => one.code === 'exercise.tight-curve') as Problem
+    expect(mendFor(problem, exerciseOf(two), workSampler(two).done[0] ?? null, two)?.words).toBe('Take two strands')
+  })
+})
+
+describe('the place of a problem on the cloth', () => {
+  it('is where it reaches furthest, where a curve is tightest, at the corner, or at the box', () => {
+    const outside = samplerWith({ kind: 'line', path: 'M 230 155 L 290 155' })
+    const done = workSampler(outside).done[0]
+    if (!done) throw new Error('not worked')
+    const [first] = problemsOnCloth(done, outside)
+    expect(first?.code).toBe('cloth.outside')
+    expect(placeOfProblem({ code: 'cloth.outside' }, done, outside)?.x).toBeGreaterThan(288)
+    const bent = workSampler(samplerWith({ kind: 'line', path: 'M 120 150 L 150 150 q 4 0 4 4 L 154 180' })).done[0]
+    if (!bent) throw new Error('not worked')
+    const tight = placeOfProblem({ code: 'exercise.tight-curve' }, bent, outside)
+    expect(Math.hypot((tight?.x ?? 0) - 153, (tight?.y ?? 0) - 151)).toBeLessThan(2)
+    expect(placeOfProblem({ code: 'assign.contrast' }, bent, outside)).toEqual({ x: expect.closeTo(154, 1), y: expect.closeTo(150, 1) })
   })
 })
 
@@ -86,7 +152,7 @@ describe('what was set too far', () => {
   })
 
   it('what was not set has no mend: the usual length of a stitch is the usual length already', () => {
-    const problem: Problem = { code: 'exercise.long', path: ['parameters', 'L'], severity: 'caution', message: '' }
+    const problem: Problem = { code: 'exercise.long', path: ['parameters', 'L'], severity: 'caution', figures: {} }
     const sampler = samplerWith(line)
     expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)).toBeNull()
   })

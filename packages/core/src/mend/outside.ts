@@ -1,11 +1,10 @@
 /** An exercise outside the clear area: said with its figures, and moved back inside by the shortest way. */
-import { caution, type Problem } from '../base/index.ts'
+import { caution, mm, type Problem } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { outsideBy, reachOutside } from '../extent/index.ts'
 import { moveBy, type Point } from '../geometry/index.ts'
 import { clearRadius } from '../materials/index.ts'
 import type { Operation, Sampler } from '../sampler/index.ts'
-import { formatLength } from '../units/index.ts'
 
 /** Less is not seen, mm. */
 const SEEN_MM = 0.05
@@ -15,13 +14,12 @@ const MOST_MOVES = 16
 
 type Ground = Pick<Sampler, 'cloth' | 'workingHoop'>
 
-export function outsideProblem(done: WorkedExercise, sampler: Ground & Pick<Sampler, 'units'>): Problem | null {
+export function outsideProblem(done: WorkedExercise, sampler: Ground): Problem | null {
   const { reachMm, piece, at } = reachOutside(done, sampler)
   if (reachMm <= SEEN_MM || !at) return null
   const offCloth = outsideBy(at, { cloth: sampler.cloth }) > SEEN_MM
-  const which = done.pieces.length > 1 ? `Piece ${done.pieces.findIndex((one) => one === piece) + 1} of ${done.pieces.length} reaches` : 'It reaches'
-  const where = offCloth ? 'off the cloth' : 'outside the clear area, where the hoop is in the way of needle and fingers'
-  return caution('cloth.outside', ['on'], `${which} ${formatLength(reachMm, sampler.units, sampler.units === 'mm' ? 1 : 2)} ${where}.`)
+  const which = done.pieces.length > 1 ? { piece: done.pieces.findIndex((one) => one === piece) + 1, pieces: done.pieces.length } : {}
+  return caution('cloth.outside', ['on'], { reach: mm(reachMm), beyond: offCloth ? 'cloth' : 'clear-area', ...which })
 }
 
 /** Null where it cannot lie inside, and where a group decides where its guides lie. */

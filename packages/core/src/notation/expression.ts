@@ -3,9 +3,10 @@
  * `+ - * / %`, brackets and a few functions. Names are looked up by the caller; whatever is not finite is
  * an error that says which expression it was.
  */
+import { type Figures, ToldError } from '../base/index.ts'
 import type { Expression } from './moves.ts'
 
-export class ExpressionError extends Error {}
+export class ExpressionError extends ToldError {}
 
 export type Lookup = (name: string) => number
 export type Compiled = (lookup: Lookup) => number
@@ -28,18 +29,17 @@ const FUNCTIONS: ReadonlyMap<string, (...values: number[]) => number> = new Map(
 
 export const FUNCTION_NAMES: readonly string[] = [...FUNCTIONS.keys(), 'count']
 
-/** Throws an `ExpressionError` whose message quotes the expression. */
+/** Throws an `ExpressionError` that quotes the expression. */
 export function compileExpression(expression: Expression): Compiled {
   if (typeof expression === 'number') {
-    if (!Number.isFinite(expression)) throw new ExpressionError(`${expression} is not a usable number`)
+    if (!Number.isFinite(expression)) throw new ExpressionError('expression.not-finite', { value: String(expression) })
     return () => expression
   }
-  if (expression.length > MAX_CHARACTERS)
-    throw new ExpressionError(`an expression of ${expression.length} characters is too long; the most is ${MAX_CHARACTERS}`)
+  if (expression.length > MAX_CHARACTERS) throw new ExpressionError('expression.too-long', { characters: expression.length, most: MAX_CHARACTERS })
   const parsed = new Parser(expression).parse()
   return (lookup) => {
     const value = parsed(lookup)
-    if (!Number.isFinite(value)) throw new ExpressionError(`"${expression}" has no finite value`)
+    if (!Number.isFinite(value)) throw new ExpressionError('expression.no-value', { source: expression })
     return value
   }
 }
@@ -57,12 +57,12 @@ class Parser {
 
   parse(): Compiled {
     const compiled = this.terms()
-    if (this.place < this.tokens.length) this.fail('something is left over at its end')
+    if (this.place < this.tokens.length) this.fail('left-over')
     return compiled
   }
 
-  private fail(why: string): never {
-    throw new ExpressionError(`"${this.source}" cannot be read: ${why}`)
+  private fail(why: string, figures: Figures = {}): never {
+    throw new ExpressionError('expression.unreadable', { source: this.source, why: { code: `expression.${why}`, figures } })
   }
 
   private sign(...texts: string[]): string | null {
@@ -74,7 +74,7 @@ class Parser {
 
   private terms(): Compiled {
     this.depth += 1
-    if (this.depth > MAX_DEPTH) this.fail('its brackets are nested too deeply')
+    if (this.depth > MAX_DEPTH) this.fail('deep-brackets')
     let left = this.factors()
     for (let sign = this.sign('+', '-'); sign; sign = this.sign('+', '-')) {
       const a = left
@@ -100,7 +100,7 @@ class Parser {
     const source = this.source
     return (look) => {
       const by = b(look)
-      if (by === 0) throw new ExpressionError(`"${source}" divides by zero`)
+      if (by === 0) throw new ExpressionError('expression.divides-by-zero', { source })
       const value = a(look)
       // The remainder is never negative, so that k-1 counts round as a person expects.
       return sign === '/' ? value / by : value - Math.floor(value / by) * by
@@ -115,19 +115,19 @@ class Parser {
     if (this.sign('+')) return this.nested(() => this.single())
     if (this.sign('(')) {
       const inner = this.terms()
-      if (!this.sign(')')) this.fail('a bracket is not closed')
+      if (!this.sign(')')) this.fail('open-bracket')
       return inner
     }
     const token = this.tokens[this.place]
     this.place += 1
     if (token?.kind === 'number') return () => token.value
     if (token?.kind === 'name') return this.named(token.text)
-    return this.fail('a number or a name is missing')
+    return this.fail('missing')
   }
 
   private nested(read: () => Compiled): Compiled {
     this.depth += 1
-    if (this.depth > MAX_DEPTH) this.fail('its signs are nested too deeply')
+    if (this.depth > MAX_DEPTH) this.fail('deep-signs')
     const inner = read()
     this.depth -= 1
     return inner
@@ -138,15 +138,15 @@ class Parser {
     if (name === 'count') {
       const label = this.tokens[this.place]
       this.place += 1
-      if (label?.kind !== 'name' || !this.sign(')')) this.fail('count takes one label in brackets')
+      if (label?.kind !== 'name' || !this.sign(')')) this.fail('count')
       const wanted = `count(${(label as { text: string }).text})`
       return (look) => look(wanted)
     }
     const run = FUNCTIONS.get(name)
-    if (!run) return this.fail(`there is no function "${name}"`)
+    if (!run) return this.fail('no-function', { name })
     const given: Compiled[] = [this.terms()]
     while (this.sign(',')) given.push(this.terms())
-    if (!this.sign(')')) this.fail(`the bracket after "${name}" is not closed`)
+    if (!this.sign(')')) this.fail('open-bracket-after', { name })
     return (look) => run(...given.map((one) => one(look)))
   }
 }
@@ -158,7 +158,8 @@ function tokenize(source: string): readonly Token[] {
   while (pattern.lastIndex < text.length) {
     const start = pattern.lastIndex
     const match = pattern.exec(text)
-    if (!match) throw new ExpressionError(`"${source}" cannot be read: "${text.slice(start).trim().charAt(0)}" has no meaning here`)
+    if (!match)
+      throw new ExpressionError('expression.unreadable', { source, why: { code: 'expression.sign', figures: { sign: text.slice(start).trim().charAt(0) } } })
     if (match[1] !== undefined) tokens.push({ kind: 'number', value: Number(match[1]) })
     else if (match[2] !== undefined) tokens.push({ kind: 'name', text: match[2] })
     else tokens.push({ kind: 'sign', text: match[3] as string })

@@ -2,7 +2,7 @@
  * What the names in a stitch document stand for. Parameters may be given by the teacher, else their usual
  * value is worked out; they may refer to each other but not in a ring.
  */
-import { error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { about, error, failure, type Figures, type Problem, type Result, success } from '../base/index.ts'
 import { type ParameterSpec, parameterSpec, type StitchDocument } from './document.ts'
 import type { Expression } from './moves.ts'
 import { compileExpression, ExpressionError, FUNCTION_NAMES, type Lookup } from './expression.ts'
@@ -38,17 +38,17 @@ const MOST_PARAMETERS = 24
 export function resolveParameters(document: StitchDocument, materials: MaterialValues, given: Readonly<Record<string, number>> = {}): Result<ParameterValues> {
   const specs = new Map(Object.entries(document.parameters ?? {}).map(([id, one]) => [id, parameterSpec(one)] as const))
   const problems: Problem[] = []
-  const wrong = (id: string, message: string): void => {
-    problems.push(error('notation.parameter', ['parameters', id], `${document.name}: ${message}`))
+  const wrong = (id: string, code: string, figures: Figures = {}): void => {
+    problems.push(about(error('notation.parameter', ['parameters', id], { reason: { code, figures } }), document.name))
   }
-  if (specs.size > MOST_PARAMETERS) wrong('', `${specs.size} parameters are too many; the most is ${MOST_PARAMETERS}.`)
+  if (specs.size > MOST_PARAMETERS) wrong('', 'parameter.too-many', { count: specs.size, most: MOST_PARAMETERS })
   for (const id of specs.keys()) {
-    if (RESERVED_NAMES.includes(id)) wrong(id, `a parameter may not be called "${id}", because the notation uses that name. Choose another.`)
-    else if (!/^[A-Za-z]\w*$/.test(id)) wrong(id, `a parameter may not be called "${id}". Use letters and digits.`)
+    if (RESERVED_NAMES.includes(id)) wrong(id, 'parameter.reserved', { id })
+    else if (!/^[A-Za-z]\w*$/.test(id)) wrong(id, 'parameter.name', { id })
   }
   for (const id of Object.keys(given)) {
-    if (!specs.has(id)) wrong(id, `there is no parameter "${id}". It has ${[...specs.keys()].join(', ') || 'none'}.`)
-    else if (!Number.isFinite(given[id])) wrong(id, `the parameter "${id}" must be a number.`)
+    if (!specs.has(id)) wrong(id, 'parameter.none', { id, has: [...specs.keys()] })
+    else if (!Number.isFinite(given[id])) wrong(id, 'parameter.not-a-number', { id })
   }
   if (problems.length > 0) return failure(...problems)
 
@@ -57,12 +57,12 @@ export function resolveParameters(document: StitchDocument, materials: MaterialV
   const lookup: Lookup = (name) => {
     if (specs.has(name)) return resolve(name).value
     if (Object.hasOwn(materials, name)) return materials[name as keyof MaterialValues]
-    throw new ExpressionError(`there is nothing called "${name}"`)
+    throw new ExpressionError('expression.nothing-called', { name })
   }
   const resolve = (id: string): ParameterValue => {
     const known = values.get(id)
     if (known) return known
-    if (open.includes(id)) throw new ExpressionError(`the parameters ${[...open.slice(open.indexOf(id)), id].join(' \u2192 ')} refer to each other in a ring`)
+    if (open.includes(id)) throw new ExpressionError('expression.ring', { names: [...open.slice(open.indexOf(id)), id].join(' \u2192 ') })
     open.push(id)
     const value = valueOf(id, specs.get(id) as ParameterSpec, given, lookup)
     open.pop()
@@ -74,7 +74,7 @@ export function resolveParameters(document: StitchDocument, materials: MaterialV
       resolve(id)
     } catch (thrown) {
       if (!(thrown instanceof ExpressionError)) throw thrown
-      wrong(id, `the parameter "${id}": ${thrown.message}.`)
+      wrong(id, 'parameter.expression', { id, why: thrown.told })
       return failure(...problems)
     }
   }

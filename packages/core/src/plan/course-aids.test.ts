@@ -7,14 +7,14 @@ import { LIBRARY } from '../stitches/index.ts'
 import { MOTIONS } from '../work/index.ts'
 import { courseOf, type CourseItem, type CourseSettings, describePlan, rulesOf, stackLayers, USUAL_WISHES } from '../order/index.ts'
 import { catchUp, comparisonInWords, fadeMarks, fillGap, findGaps, partDifferences, practiceAsked, waysToEase } from './index.ts'
-import { type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
+import { sentencesOf, type ShortExercise, workAlone, type WorkedAlone } from '../testing/index.ts'
 
 const around = surroundingsOf(newSampler('Aids'))
 const settings: CourseSettings = { lessonMinutes: 90, lessons: null, lessonIds: [], wishes: USUAL_WISHES }
 
 function work(exercise: Omit<ShortExercise, 'name'> & { name?: string }): WorkedAlone {
   const result = workAlone({ name: exercise.id, ...exercise }, around)
-  if (!result.ok) throw new Error(result.problems.map((problem) => problem.message).join(' '))
+  if (!result.ok) throw new Error(sentencesOf(result.problems).join(' '))
   return result.value
 }
 const line = (id: string, stitch: string, y: number, more: Partial<ShortExercise> = {}): WorkedAlone =>

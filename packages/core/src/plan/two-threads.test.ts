@@ -5,6 +5,7 @@ import { newSampler, type Sampler } from '../sampler/index.ts'
 import { makeSheets } from '../sheets/index.ts'
 import { demonstrate, stepSentence } from '../steps/index.ts'
 import { totalThread } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 /** Soft cotton of 1 mm laid along 60 mm on calico of 0.28 mm, tied by two strands at every 6 mm. */
 const sampler: Sampler = {
@@ -28,7 +29,7 @@ const sampler: Sampler = {
 }
 const { done, problems } = workSampler(sampler)
 const [couching] = done
-if (!couching) throw new Error(problems[0]?.message)
+if (!couching) throw new Error(sentenceOf(problems))
 const words = (text: string, sizeMm: number): number => text.length * sizeMm * 0.5
 
 describe('couching with soft cotton, tied by two strands', () => {
@@ -71,7 +72,7 @@ describe('couching with soft cotton, tied by two strands', () => {
     const { document, parameters } = couching.assigned
     const { materials } = couching.pieces[0].work
     const shown = demonstrate({ document, parameters, materials, threads: roleThreads(couching.assigned), hand: 'right' })
-    if (!shown.ok) throw new Error(shown.problems[0]?.message)
+    if (!shown.ok) throw new Error(sentenceOf(shown.problems))
     const sentences = shown.value.steps.map((step) => stepSentence(step, couching.assigned))
     const takes = sentences.filter((one) => one.startsWith('Take the '))
     expect(takes.length).toBe(2)
@@ -98,6 +99,6 @@ describe('a thread of nearly the colour of the cloth', () => {
     const pale: Sampler = { ...sampler, threads: sampler.threads.map((one) => (one.id === 't2' ? { ...one, colour: { name: 'Mist', hex: '#EFE9DA' } } : one)) }
     const [problem] = workSampler(pale).problems
     expect(problem).toMatchObject({ code: 'assign.contrast', path: ['exercises', 0, 'materials', 'main', 'thread'] })
-    expect(problem?.message).toMatch(/Mist hardly shows on Calico: their contrast is 1\.\d\d to 1/)
+    expect(sentenceOf(problem)).toMatch(/Mist hardly shows on Calico: their contrast is 1\.\d\d to 1/)
   })
 })

@@ -42,19 +42,11 @@ export function layExercise(exercise: Exercise, drawing: GuideDrawing): Result<L
   for (const [index, on] of exercise.on.entries()) {
     const drawn = drawing.guides.find((one) => one.id === on.guide)
     if (!drawn) {
-      problems.push(
-        error('exercise.guide-gone', ['on', index], `"${exercise.name}" is worked on a guide that is not drawn. Draw it again, or work it on another.`),
-      )
+      problems.push(error('exercise.guide-gone', ['on', index], { exercise: exercise.name }))
       continue
     }
     if (drawn.draft) {
-      problems.push(
-        error(
-          'exercise.draft',
-          ['on', index],
-          `"${exercise.name}" is worked on ${nameOf(drawn)}, which is only sketched. Firm it up, or work it on another guide.`,
-        ),
-      )
+      problems.push(error('exercise.draft', ['on', index], { exercise: exercise.name, guide: nameOf(drawn) }))
       continue
     }
     const laid = piecesOn(on, drawn, drawing, exercise)
@@ -62,12 +54,10 @@ export function layExercise(exercise: Exercise, drawing: GuideDrawing): Result<L
     else problems.push(...laid.problems.map((problem) => ({ ...problem, path: ['on', index, ...problem.path] })))
   }
   if (problems.length === 0 && pieces.length > MOST_PIECES)
-    problems.push(
-      error('exercise.pieces', ['on'], `"${exercise.name}" comes to ${pieces.length} pieces; the most is ${MOST_PIECES}. Take fewer copies, or divide it.`),
-    )
+    problems.push(error('exercise.pieces', ['on'], { exercise: exercise.name, pieces: pieces.length, most: MOST_PIECES }))
   const [first, ...rest] = pieces
   if (problems.length > 0) return failure(...problems)
-  if (!first) return failure(error('exercise.no-guide', ['on'], `"${exercise.name}" is worked on no guide yet. Choose one on the cloth.`))
+  if (!first) return failure(error('exercise.no-guide', ['on'], { exercise: exercise.name }))
   return success({ exercise, pieces: [first, ...rest] })
 }
 

@@ -5,7 +5,7 @@ import { newSampler, type Sampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { contentArea, letterOf, makeSheets, type MeasureText, PAGE_SIZES, wrapText } from './index.ts'
-import { layShort, type ShortExercise, workAlone } from '../testing/index.ts'
+import { layShort, sentenceOf, type ShortExercise, workAlone } from '../testing/index.ts'
 
 /** A face whose every letter is half as wide as high. */
 const measure: MeasureText = (text, sizeMm) => text.length * sizeMm * 0.5
@@ -19,7 +19,7 @@ const exercises: ShortExercise[] = LIBRARY.map((document, index) => ({
 const sampler: Sampler = { ...newSampler('Whole library'), exercises: exercises.map((one) => layShort(one).exercise) }
 const done = exercises.map((exercise) => {
   const result = workAlone(exercise, surroundingsOf(sampler))
-  if (!result.ok) throw new Error(result.problems[0]?.message)
+  if (!result.ok) throw new Error(sentenceOf(result.problems))
   return result.value
 })
 

@@ -39,3 +39,4 @@ export function samplerOf(base: Sampler, given: readonly ShortExercise[]): Sampl
     exercises: laid.map(({ exercise }, index) => ({ ...exercise, on: [{ guide: guideId(index) }] })),
   }
 }
+export { sentenceOf, sentencesOf } from './sentence.ts'

@@ -1,5 +1,5 @@
 /** A stitch document with every expression read once and every label checked, ready to be worked many times. */
-import { error, type Problem, type ProblemPath } from '../base/index.ts'
+import { error, type Figures, type Problem, type ProblemPath } from '../base/index.ts'
 import type { Expression, Move, Pass, PointForm, StitchDocument } from '../notation/index.ts'
 import { type Compiled, compileExpression, cycleOf, ExpressionError } from '../notation/index.ts'
 import type { CompiledMove, CompiledPass, CompiledPlace, CompiledPoint, CompiledReference, CompiledStitch } from './compiled.ts'
@@ -33,13 +33,13 @@ class Compiler {
     for (const pass of this.document.passes) {
       for (const moves of [pass.start, pass.afterCorner, pass.end, pass.close, ...cycleOf(pass)]) this.collectLabels(moves ?? [])
     }
-    if (this.moves > MOST_MOVES) this.wrong([], `${this.moves} moves are too many; the most is ${MOST_MOVES}.`)
+    if (this.moves > MOST_MOVES) this.wrong([], 'move.many-moves', { count: this.moves, most: MOST_MOVES })
     const passes = this.document.passes.map((pass, index) => this.pass(pass, ['passes', index]))
     return { document: this.document, passes, seekable: this.seekable, problems: this.problems }
   }
 
-  private wrong(path: ProblemPath, message: string): void {
-    this.problems.push(error('notation.move', path, `${this.document.name}, ${where(path)}: ${message}`))
+  private wrong(path: ProblemPath, code: string, figures: Figures = {}): void {
+    this.problems.push({ ...error('notation.move', path, { reason: { code, figures } }), about: [this.document.name, { path }] })
   }
 
   private collectLabels(moves: readonly Move[]): void {
@@ -55,7 +55,7 @@ class Compiler {
       return compileExpression(expression)
     } catch (thrown) {
       if (!(thrown instanceof ExpressionError)) throw thrown
-      this.wrong(path, `${thrown.message}.`)
+      this.wrong(path, 'move.expression', { why: thrown.told })
       return () => 0
     }
   }
@@ -68,8 +68,7 @@ class Compiler {
     const list = (moves: readonly Move[] | undefined, block: string): readonly CompiledMove[] =>
       (moves ?? []).map((move, index) => this.move(move, index, null, [...path, block, index], 0))
     const cycle = cycleOf(pass)
-    if (cycle.length === 0 || cycle.some((one) => one.length === 0))
-      this.wrong([...path, 'repeat'], 'the repeat has no moves. Add at least one up and one down.')
+    if (cycle.length === 0 || cycle.some((one) => one.length === 0)) this.wrong([...path, 'repeat'], 'move.no-moves')
     return {
       pass,
       place: this.place(pass, [...path, 'place']),
@@ -122,7 +121,7 @@ class Compiler {
       }
     }
     const { step, tail, closedTail, cornerTail, times, order, odd, of, inset, rows } = place.along
-    if (step.length === 0) this.wrong([...path, 'step'], 'at least one step is needed.')
+    if (step.length === 0) this.wrong([...path, 'step'], 'move.no-step')
     return {
       kind: 'along',
       steps: step.map((one, index) => this.expression(one, [...path, 'step', index])),
@@ -146,20 +145,20 @@ class Compiler {
       point: (given) => this.point(given, path, 0),
       reference: (given, done) => this.reference(given, path, done),
       inner: (moves) => (depth >= MOST_EACH ? null : moves.map((one, at) => this.move(one, index, at, [...path, at], depth + 1))),
-      wrong: (message) => this.wrong(path, message),
+      wrong: (code) => this.wrong(path, code),
     })
   }
 
   private needsLabel(label: string, path: ProblemPath, done: string): void {
     if (this.labels.has(label)) return
-    this.wrong(path, `nothing is labelled "${label}", so it cannot be ${done}. Put "as": "${label}" on the move that makes that thread.`)
+    this.wrong(path, 'move.no-label', { label, done })
   }
 
   /** `st`, `st~1`, `st[k+1]`, `loop[0]@.95`, `st*`. */
   private reference(text: string, path: ProblemPath, done: string): CompiledReference {
     const match = /^([A-Za-z]\w*)(?:~(\d+)|\[([^\]]+)\]|(\*))?(?:@(.+))?$/.exec(text)
     if (!match) {
-      this.wrong(path, `"${text}" is not a reference. Write a label such as "st", "st~1", "st[k]" or "st[k]@0.5".`)
+      this.wrong(path, 'move.reference', { text })
       return { label: '', index: null, back: 0, nearest: false, at: null }
     }
     const label = match[1] as string
@@ -176,14 +175,14 @@ class Compiler {
 
   private point(form: PointForm, path: ProblemPath, depth: number): CompiledPoint {
     if (depth > MOST_NESTING) {
-      this.wrong(path, 'a point between points is nested too deeply.')
+      this.wrong(path, 'move.deep-point')
       return { kind: 'last' }
     }
     if (typeof form === 'string') {
       if (form === '-') return { kind: 'last' }
       const match = /^([A-Za-z]\w*?)\s*(?:([+-])\s*(\d+))?$/.exec(form)
       if (!match) {
-        this.wrong(path, `"${form}" is not a point. Write ["s", "t"], a named point such as "a", or "-".`)
+        this.wrong(path, 'move.point', { form })
         return { kind: 'last' }
       }
       return { kind: 'named', name: match[1] as string, shift: match[3] === undefined ? 0 : Number(`${match[2]}${match[3]}`) }
@@ -203,15 +202,4 @@ class Compiler {
 
 function isPair(form: Exclude<PointForm, string>): form is readonly [Expression, Expression] {
   return Array.isArray(form)
-}
-
-/** `pass 1, repeat, move 2`, counted from one as people do. */
-export function where(path: ProblemPath): string {
-  const words: string[] = []
-  for (const [index, part] of path.entries()) {
-    if (typeof part !== 'number') {
-      if (part !== 'passes') words.push(part)
-    } else words.push(`${path[index - 1] === 'passes' ? 'pass' : 'move'} ${part + 1}`)
-  }
-  return words.join(', ') || 'the whole document'
 }

@@ -1,4 +1,5 @@
 /** Small frames along a thread: ties over it, wraps round a bar. `s` runs along it, `t` to its left. mm. */
+import { mm } from '../base/index.ts'
 import type { Point } from '../geometry/index.ts'
 import { type Frame, frameAt } from './frames.ts'
 import { placeOnThread } from './pass-rule.ts'
@@ -24,11 +25,10 @@ const END_MM = 0.3
 
 export function framesOnThread(given: readonly Point[], request: EachRequest): Frame[] {
   const { everyMm, back } = request
-  if (!(everyMm > 0)) throw new MoveError('the steps of an "each" must be longer than 0 mm.')
+  if (!(everyMm > 0)) throw new MoveError('move.each-step')
   const points = endsNearer(given, request.from) ? [...given].reverse() : given
   const total = lengthOfWay(points)
-  if (total / everyMm > MOST_EACH)
-    throw new MoveError(`steps of ${everyMm.toFixed(3)} mm make more than ${MOST_EACH} of them on one thread. Ask for longer ones.`)
+  if (total / everyMm > MOST_EACH) throw new MoveError('move.each-many', { step: mm(everyMm), most: MOST_EACH })
   const frames: Frame[] = []
   const first = request.offsetMm ?? Math.min(everyMm, total) / 2
   let j = 0

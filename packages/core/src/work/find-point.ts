@@ -36,7 +36,7 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
     }
     case 'last': {
       const last = around.last()
-      if (!last) throw new MoveError('"-" means where the needle last went through, and it has not gone through yet.')
+      if (!last) throw new MoveError('move.no-last')
       return { at: last, direction: frame.at(0, 0).direction, edge: false }
     }
     case 'edge': {
@@ -47,7 +47,7 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
       const other = form.shift === 0 ? frame : around.frames[around.index + form.shift]
       if (!other) return null
       const at = other.named(form.name)
-      if (!at) throw new MoveError(`there is no point called "${form.name}" on this guide.`)
+      if (!at) throw new MoveError('move.no-point', { name: form.name })
       const edge = form.name === 'b' || (form.name === 'a' && (other.values['row'] ?? 0) === 0)
       return { at, direction: other.at(0, 0).direction, edge }
     }

@@ -2,7 +2,7 @@
  * Frames: how the repeats of a stitch lie along, across or about a guide. Each placement rule makes them; many
  * stitches share a rule. A frame turns its own coordinates into points of the cloth.
  */
-import { error, type Problem, type ProblemPath } from '../base/index.ts'
+import { error, type Figures, type Problem, type ProblemPath } from '../base/index.ts'
 import { leftOf, type Place as PathPlace, type Point, step } from '../geometry/index.ts'
 import type { LegFit } from './types.ts'
 
@@ -62,6 +62,6 @@ export function frameAt(
   return { mirror, values, named, at: (s, t) => ({ at: step(step(origin, direction, s), leftOf(direction), t * mirror), direction }) }
 }
 
-export function failed(path: ProblemPath, message: string): Placed {
-  return { runs: [], legs: [], lengthMm: 0, problems: [error('work.placement', path, message)] }
+export function failed(path: ProblemPath, code: string, figures: Figures = {}): Placed {
+  return { runs: [], legs: [], lengthMm: 0, problems: [error('work.placement', path, { reason: { code, figures } })] }
 }

@@ -2,6 +2,7 @@
  * Chords across a shape, side by side, along a direction or a field of directions; cut into interlocking rows
  * where the stitch asks for it. A shape that forks or has a hole is worked section by section. mm.
  */
+import { mm } from '../base/index.ts'
 import {
   type Chord,
   chordsOfRegion,
@@ -42,9 +43,8 @@ export interface AcrossRequest {
 
 export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
   const { pitchMm } = request
-  if (!(pitchMm > 0)) return failed(['pitch'], 'The spacing of a fill must be above 0 mm.')
-  if (guide.areaMm2 / (pitchMm * pitchMm) > MOST_FRAMES * 10)
-    return failed(['pitch'], `Stitches ${pitchMm.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them in this shape. Ask for wider ones.`)
+  if (!(pitchMm > 0)) return failed(['pitch'], 'place.no-spacing')
+  if (guide.areaMm2 / (pitchMm * pitchMm) > MOST_FRAMES * 10) return failed(['pitch'], 'place.many-across', { apart: mm(pitchMm), most: MOST_FRAMES })
   const region = request.insetMm === 0 ? guide.region : insetRegion(guide.region, request.insetMm)
   const { sections: all, reach, gap } = sectionsAcross(guide, region, pitchMm, request.turnRad)
   const sections = all.map((section) => section.filter(isSewn)).filter((section) => section.length > 0)
@@ -55,9 +55,8 @@ export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
       request.insetMm > 0 ? 'Nothing is left of this shape so far inside its outline. Make it larger.' : 'No stitch fits into this shape.',
     )
   const frames = request.cuts ? rowFrames(sections, request.cuts, request.mirror) : chordFrames(sections, request.mirror)
-  if (frames === null || frames.length > MOST_FRAMES)
-    return failed(['cuts'], 'The rows of this fill are too short: each must be longer than it reaches into the last.')
-  if (frames.length === 0) return failed(['pitch'], 'No stitch fits into this shape.')
+  if (frames === null || frames.length > MOST_FRAMES) return failed(['cuts'], 'place.short-rows')
+  if (frames.length === 0) return failed(['pitch'], 'place.no-stitch')
   if (request.mirror && !request.cuts) frames.reverse()
   return oneRun(frames, reach, request.cuts ? reach / Math.max(1, chords.length) : gap)
 }

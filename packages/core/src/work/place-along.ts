@@ -1,5 +1,5 @@
 /** Equal steps along a line, a band, a ring: fitted by the guide's ruler, a hole on every corner. */
-import { sum } from '../base/index.ts'
+import { mm, sum } from '../base/index.ts'
 import { chordsOfRegion, dot, leftOf, type MeasuredPath, type Place as PathPlace, placeAt, type Point, step, subtract } from '../geometry/index.ts'
 import { type GuideWidth, makeRuler, readRuler, type Ruler, widthsAt } from '../guide/index.ts'
 import { fannedAt, topOfSpoke } from './fan-corners.ts'
@@ -34,16 +34,15 @@ export function placeAlong(request: AlongRequest): Placed {
   const { path, steps, mirror } = request
   const advance = sum(steps)
   if (!(advance > 0) || steps.some((one) => !(one > 0))) {
-    return failed(['step'], 'The steps along the guide must all be longer than 0 mm.')
+    return failed(['step'], 'place.no-step')
   }
-  if (path.length / advance > MOST_FRAMES)
-    return failed(['step'], `Stitches ${advance.toFixed(3)} mm apart make more than ${MOST_FRAMES} of them on this line. Ask for longer ones.`)
+  if (path.length / advance > MOST_FRAMES) return failed(['step'], 'place.many-along', { apart: mm(advance), most: MOST_FRAMES })
   const bounds = [...new Set([0, ...path.corners, path.length])].sort((a, b) => a - b)
   const lengths = bounds.slice(1).map((bound, index) => bound - (bounds[index] as number))
   if (request.restart && lengths.length > 1 && request.times === undefined) return placeLegs(request, bounds, lengths)
   const fitted = request.times === undefined ? makeRuler({ legs: lengths, closed: path.closed, steps, tail: request.tail, atLeast: request.atLeast }) : null
   const ruler = fitted && !(request.odd && fitted.repeats % 2 === 0) ? fitted : countRuler(request.times ?? nextOdd(fitted?.repeats ?? 1), advance, path.length)
-  if (ruler.repeats > MOST_FRAMES) return failed(['times'], `${ruler.repeats} repeats are too many; the most is ${MOST_FRAMES}.`)
+  if (ruler.repeats > MOST_FRAMES) return failed(['times'], 'place.many-repeats', { count: ruler.repeats, most: MOST_FRAMES })
   const repeats = path.closed ? Math.max(1, ruler.repeats - Math.max(0, Math.round(request.closedTail / advance))) : ruler.repeats
   const end = ruler.nominal.at(-1) as number
   const wrapped = path.closed ? (u: number) => u - Math.floor(u / end + 1e-12) * end : (u: number) => u

@@ -46,19 +46,6 @@ type LineGuide = Extract<ReadGuide, { kind: 'line' }>
 /** On a curve a row's stitches shorten to no less than this share of their length. */
 const SHORTEST_SHARE = 0.6
 
-const IN_WORDS: Readonly<Record<CompiledPlace['kind'], string>> = {
-  along: 'along a line, a band, a ring or a leaf',
-  across: 'across a shape',
-  once: 'at spots or squares',
-  whole: 'along a whole line',
-  times: 'a number of times',
-  scatter: 'scattered over a shape',
-  cells: 'in the cells of a grid',
-  pins: 'at pins',
-  weave: 'over and under the threads of pins',
-  crossings: 'at crossings',
-}
-
 export function placePass(request: PlaceRequest): Placed {
   const { place, leftHand: mirror, value } = request
   const guide = request.guide.kind === 'grid' && place.kind !== 'cells' && place.kind !== 'times' ? gridAsShape(request.guide) : request.guide
@@ -88,7 +75,7 @@ export function placePass(request: PlaceRequest): Placed {
       break
     case 'times': {
       const times = Math.max(0, Math.round(value(place.times)))
-      if (!(times <= MOST_FRAMES)) return failed(['times'], `${times} repeats are too many; the most is ${MOST_FRAMES}.`)
+      if (!(times <= MOST_FRAMES)) return failed(['times'], 'place.many-repeats', { count: times, most: MOST_FRAMES })
       const { origin, direction, values, named } = beginningOf(guide, mirror)
       const frame = frameAt(origin, direction, mirror ? -1 : 1, values, named)
       return times === 0
@@ -114,7 +101,7 @@ export function placePass(request: PlaceRequest): Placed {
     case 'crossings':
       return placeCrossings(request.labelled(place.labels[0]), request.labelled(place.labels[1]), mirror ? -1 : 1)
   }
-  throw new MoveError(`this pass is worked ${IN_WORDS[place.kind]}, which this guide is not.`)
+  throw new MoveError('place.wrong-guide', { place: place.kind })
 }
 
 /** A grid filled as a whole is a rectangle whose stitches stand upright. */
@@ -157,7 +144,7 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
   if (place.rows) {
     const advance = sum(place.steps.map(value))
     const paths = rowPaths(guide, value(place.rows.spacing), place.rows.follow, advance)
-    if (paths.length === 0) return failed(['rows'], 'No row fits into this shape. Bring the rows closer together, or make the shape larger.')
+    if (paths.length === 0) return failed(['rows'], 'place.no-row')
     return joined(
       paths.map((path) => {
         const shortened = Math.max(SHORTEST_SHARE * advance, Math.min(advance, Math.sqrt(8 * tightestRadius(path, advance) * request.strayMm)))
@@ -173,7 +160,7 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
     const inset = place.inset ? value(place.inset) : 0
     const rings = insetRegion(guide.region, inset)
     const paths = rings.flatMap((ring) => ringPath(ring) ?? [])
-    if (paths.length === 0) return failed(['inset'], 'Nothing is left of this shape so far inside its outline. Make it larger.')
+    if (paths.length === 0) return failed(['inset'], 'place.nothing-inside')
     return joined(paths.map((path) => placeAlong({ ...alongRequest(request, place, { kind: 'line', path }), atLeast: [] })))
   }
   return placeAlong(alongRequest(request, place, alongVein(guide)))

@@ -68,15 +68,14 @@ const FOOT_MM = 0.4
  */
 export function placeWeave(guide: PinsGuide, { warps, tipMm, beatMm }: Weave, mirror: boolean): Placed {
   const count = warps.length
-  if (count < 3 || count % 2 === 0)
-    return failed(['weave'], `${count} threads cannot be woven over and under in turn; it needs three, five or another odd number.`)
-  if (!(beatMm > 0) || !(tipMm > 0)) return failed(['weave'], 'Rows of weaving must lie more than 0 mm apart and below the tip.')
+  if (count < 3 || count % 2 === 0) return failed(['weave'], 'place.even-warps', { count })
+  if (!(beatMm > 0) || !(tipMm > 0)) return failed(['weave'], 'place.weave-rows')
   const direction = towardsPins(guide)
   const flip = mirror ? -1 : 1
   const longest = Math.max(...warps.map((warp) => warp.lengthMm))
   // An even number of rows ends on the side of the first warp.
   const rows = 2 * Math.max(1, Math.floor((longest - tipMm - FOOT_MM) / (2 * beatMm)))
-  if (rows * count > MOST_FRAMES) return failed(['weave'], `${rows * count} crossings are too many; the most is ${MOST_FRAMES}.`)
+  if (rows * count > MOST_FRAMES) return failed(['weave'], 'place.many-crossings', { count: rows * count, most: MOST_FRAMES })
   const placed = warps.map((warp, made) => {
     const [first, last] = [warp.points[0] as Point, warp.points[warp.points.length - 1] as Point]
     const up = dot(subtract(last, first), direction) > 0

@@ -39,10 +39,10 @@ export function placeScattered(
   mirror: boolean,
 ): Placed {
   const { apartMm, insetMm } = how
-  if (!(apartMm > 0)) return failed(['apart'], 'Scattered stitches must stand more than 0 mm apart.')
+  if (!(apartMm > 0)) return failed(['apart'], 'place.no-distance')
   const region = insetMm === 0 ? guide.region : insetRegion(guide.region, insetMm)
   const spots = region.length === 0 ? [] : how.packed ? packSpots(region, apartMm) : scatterSpots(region, apartMm)
-  if (spots.length === 0) return failed(['apart'], 'No stitch fits into this shape, or far too many would. Change how far apart they stand, or the shape.')
+  if (spots.length === 0) return failed(['apart'], 'place.no-scatter')
   const turn = sequenceFrom(spots.length)
   const frames = spots.map((spot) =>
     frameAt(spot, how.packed ? { x: mirror ? -1 : 1, y: 0 } : fromAngle(turn() * 2 * Math.PI), mirror ? -1 : 1, {}, (name) =>
@@ -57,7 +57,7 @@ export function placeScattered(
 export function placeCells(guide: Extract<ReadGuide, { kind: 'grid' }>, order: 'forward' | 'to-and-fro' | 'reverse', mirror: boolean): Placed {
   const { columns, rows, cellMm } = guide
   const east = fromAngle(guide.turnRad)
-  if (columns * rows > MOST_FRAMES) return failed(['cells'], `${columns * rows} cells are too many.`)
+  if (columns * rows > MOST_FRAMES) return failed(['cells'], 'place.many-cells', { count: columns * rows })
   const frames: Frame[] = []
   for (let row = 0; row < rows; row += 1) {
     const line: Frame[] = []
@@ -92,7 +92,7 @@ function away(at: Point | undefined, from: Point): number {
 
 /** Wherever a thread of one set crosses a thread of another: along the first set, to and fro. */
 export function placeCrossings(first: readonly Segment[], second: readonly Segment[], mirror: 1 | -1): Placed {
-  if (first.length * second.length > 4_000_000) return failed(['crossings'], 'There are too many crossings to tie.')
+  if (first.length * second.length > 4_000_000) return failed(['crossings'], 'place.too-many-ties')
   const frames: Frame[] = []
   for (const [row, one] of first.entries()) {
     const [a, b] = [one.points[0] as Point, one.points[one.points.length - 1] as Point]
@@ -116,7 +116,7 @@ export function placeCrossings(first: readonly Segment[], second: readonly Segme
     const facing = direction.x < -1e-9 || (Math.abs(direction.x) < 1e-9 && direction.y < 0) ? { x: -direction.x, y: -direction.y } : direction
     for (const { at } of found) frames.push(frameAt(at, facing, mirror, { row }))
   }
-  if (frames.length === 0) return failed(['crossings'], 'The laid threads cross nowhere in this shape. Lay them closer, or make it larger.')
+  if (frames.length === 0) return failed(['crossings'], 'place.no-crossing')
   const gaps = frames.slice(1).map((frame, index) => {
     const [from, to] = [(frames[index] as Frame).at(0, 0).at, frame.at(0, 0).at]
     return Math.hypot(from.x - to.x, from.y - to.y)

@@ -58,7 +58,7 @@ export class ThreadLog {
     const made = this.labelled(label)
     if (nearest) return this.nearest(label, to)
     const segment = index === null ? made[made.length - 1 - back] : made[index]
-    if (!segment) throw new MoveError(`there is no "${label}${index === null ? '' : `[${index}]`}" to pass; ${made.length} of them have been made.`)
+    if (!segment) throw new MoveError('move.no-thread', { label: `${label}${index === null ? '' : `[${index}]`}`, made: made.length })
     return segment
   }
 
@@ -74,7 +74,7 @@ export class ThreadLog {
         away = gap
       }
     }
-    if (!best) throw new MoveError(`there is no "${label}" yet to pass.`)
+    if (!best) throw new MoveError('move.no-thread-yet', { label })
     return best
   }
 

@@ -1,10 +1,11 @@
 /** What a move brings with it: the thread it is worked with, where it stands in the document, what it refers to. */
+import { ToldError } from '../base/index.ts'
 import type { Point } from '../geometry/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import type { MoveRef } from './types.ts'
 
-/** A move that cannot be made, as a sentence. */
-export class MoveError extends Error {}
+/** A move that cannot be made, with the code of why. */
+export class MoveError extends ToldError {}
 
 export interface ThreadSettings {
   readonly role: ThreadRole

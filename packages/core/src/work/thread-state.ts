@@ -2,6 +2,7 @@
  * The thread as it is worked: where the needle is, what lies open, what has been made. Each move changes it
  * and adds pieces of thread; a move that cannot be made is a problem that names it.
  */
+import { type Figures, mm } from '../base/index.ts'
 import { distance, lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
 import type { Round } from '../notation/index.ts'
 import { cutUnders, type FrontPiece, type Under } from './front-way.ts'
@@ -64,7 +65,7 @@ export class ThreadState {
   beginPass(settings: ThreadSettings, goesOn: boolean): void {
     this.settings = settings
     if (!goesOn) {
-      if (this.held) throw new MoveError('the pass before holds its thread in front, but this one does not go on with it. Write "continues".')
+      if (this.held) throw new MoveError('move.not-continued')
       this.lastHole = -1
     }
     this.held = false
@@ -80,19 +81,18 @@ export class ThreadState {
     how: { readonly round: Round | null; readonly split: ThreadReference | null; readonly half: boolean; readonly wraps: number; readonly and: Point | null },
     context: MoveContext,
   ): void {
-    if (this.way) throw new MoveError('the needle comes up while the thread is already in front. Go down first.')
+    if (this.way) throw new MoveError('move.already-in-front')
     const loop = this.open
     const from = this.lastHole
     const { round, split } = how
     if (loop && !round && !how.half) {
-      this.fault('loop-lost', at, context, 'the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.')
+      this.fault('loop-lost', at, context)
       this.dropLoop(loop)
     }
-    if (round && !loop) throw new MoveError('there is no loose loop for this move to catch. Leave one with "loose" first.')
+    if (round && !loop) throw new MoveError('move.no-loop')
     const hole = this.log.makeHole(at, 'up', context, this.settings)
     const sameAsLast = from >= 0 && this.log.sameHole(from, hole)
-    if (sameAsLast && !loop && !split)
-      this.fault('pulled-through', at, context, 'the needle comes up in the very hole it has just gone down by, so the stitch would pull out.')
+    if (sameAsLast && !loop && !split) this.fault('pulled-through', at, context, 'move.up-same-hole')
     if (split) this.part(split, at, context)
     this.pierced = split !== null
     if (loop && round) this.catchLoop(loop, hole, round, how.and, context)
@@ -105,11 +105,11 @@ export class ThreadState {
 
   down(at: Point, how: { readonly loose: boolean; readonly split: ThreadReference | null; readonly plunge: boolean }, context: MoveContext): void {
     const way = this.way
-    if (!way) throw new MoveError('the needle goes down while the thread is already behind. Come up first.')
+    if (!way) throw new MoveError('move.already-behind')
     const from = this.lastHole
     const hole = this.log.makeHole(at, 'down', context, this.settings)
     if (this.log.sameHole(from, hole) && way.length === 1 && !how.loose && !this.winding) {
-      this.fault('pulled-through', at, context, 'the needle goes down the very hole it came up by, so the stitch would pull out.')
+      this.fault('pulled-through', at, context, 'move.down-same-hole')
     }
     if (how.split) this.part(how.split, at, context)
     if (how.plunge) this.note('plunge')
@@ -121,7 +121,7 @@ export class ThreadState {
       return
     }
     if (how.loose) {
-      if (this.open) throw new MoveError('a second loop is left loose while the first is still open. Catch the first one before.')
+      if (this.open) throw new MoveError('move.two-loops')
       this.note('leave-loop')
       // What has slid under something already lies; only what follows is loose.
       if (this.slid.unders.length > 0) {
@@ -152,23 +152,23 @@ export class ThreadState {
   }
 
   hold(): void {
-    this.inFront('there is no thread in front to hold. Come up first.')
+    this.inFront('move.nothing-to-hold')
     this.held = true
   }
 
   /** Everything is behind and nothing is left open. */
   finish(): void {
     if (this.open) {
-      if (!this.how.forgiving) throw new MoveError('a loop is left open at the end. Catch it, or tie it down.')
+      if (!this.how.forgiving) throw new MoveError('move.loop-open')
       const { to, context } = this.open
-      this.fault('loop-lost', this.log.holes[to] as Point, context, '')
+      this.fault('loop-lost', this.log.holes[to] as Point, context)
       this.dropLoop(this.open)
     }
-    if (this.way && !this.held) throw new MoveError('the thread is left in front at the end. Go down once more.')
+    if (this.way && !this.held) throw new MoveError('move.left-in-front')
   }
 
-  private fault(kind: Fault['kind'], at: Point, context: MoveContext, otherwise: string): void {
-    if (!this.how.forgiving) throw new MoveError(otherwise)
+  private fault(kind: Fault['kind'], at: Point, context: MoveContext, otherwise = `move.${kind}`, figures: Figures = {}): void {
+    if (!this.how.forgiving) throw new MoveError(otherwise, figures)
     this.faults.push({ kind, at: { x: at.x, y: at.y }, repeat: context.made.repeat })
   }
 
@@ -285,7 +285,7 @@ export class ThreadState {
     const [first, last] = [segment.points[0] as Point3, segment.points[segment.points.length - 1] as Point3]
     const gap = distance(nearestOnThread(segment.points, at).at, at)
     if (gap > PIERCED_MM + 0.25 * distance(first, last)) {
-      this.fault('not-split', at, context, `the hole lies ${gap.toFixed(2)} mm beside "${reference.label}", so the needle would not split it.`)
+      this.fault('not-split', at, context, 'move.not-split', { gap: mm(gap), label: reference.label })
       return
     }
     this.note('split')

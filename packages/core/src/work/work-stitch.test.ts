@@ -8,25 +8,26 @@ import { makeBundle, findThreadKind, type ThreadKind } from '../materials/index.
 import { applyBase, resolveParameters, type StitchDocument } from '../notation/index.ts'
 import { findStitch, LIBRARY } from '../stitches/index.ts'
 import { type StitchWork, type WorkedStitch, wayRoundPost, workStitch } from './index.ts'
+import { sentenceOf } from '../testing/index.ts'
 
 const bundle = makeBundle(findThreadKind('stranded-cotton', undefined) as ThreadKind, 2)
 const materials = materialValues(bundle, { name: 'cloth', threadsPerCm: 24, thicknessMm: 0.3 }, 0.62)
 
 function line(data: string): ReadGuide {
   const path = parsePath(data)
-  if (!path.ok) throw new Error(path.problems[0]?.message)
+  if (!path.ok) throw new Error(sentenceOf(path.problems))
   return { kind: 'line', path: path.value }
 }
 
 function request(document: StitchDocument, guide: ReadGuide, given: Record<string, number> = {}): StitchWork {
   const parameters = resolveParameters(document, materials, given)
-  if (!parameters.ok) throw new Error(parameters.problems[0]?.message)
+  if (!parameters.ok) throw new Error(sentenceOf(parameters.problems))
   return { document, guide, parameters: parameters.value, materials, leftHand: false }
 }
 
 function work(document: StitchDocument, guide: ReadGuide, given: Record<string, number> = {}): WorkedStitch {
   const worked = workStitch(request(document, guide, given))
-  if (!worked.ok) throw new Error(worked.problems[0]?.message)
+  if (!worked.ok) throw new Error(sentenceOf(worked.problems))
   return worked.value
 }
 
@@ -78,7 +79,7 @@ describe('every line stitch of the library', () => {
       // end, so the mirror image is laid the other way round.
       const given = 'M 0 0 C 15 -14 45 16 60 2'
       const left = workStitch({ ...request(document, line(given)), leftHand: true })
-      if (!left.ok) throw new Error(left.problems[0]?.message)
+      if (!left.ok) throw new Error(sentenceOf(left.problems))
       const mirrored = work(document, line('M -60 2 C -45 16 -15 -14 0 0'))
       // Reflecting about x = 0 turns the left hand's work on the given guide into the right hand's on the mirrored one.
       expect(left.value.holes.length).toBe(mirrored.holes.length)
@@ -197,14 +198,14 @@ describe('documents that cannot be worked say which move and why', () => {
     ['division by zero', [{ name: 'a', place: along, repeat: [{ up: [0, 0] }, { down: ['L/(L-4)', 0] }] }], /divides by zero/],
     ['a name that means nothing', [{ name: 'a', place: along, repeat: [{ up: [0, 0] }, { down: ['X', 0] }] }], /nothing called "X"/],
     ['an end in front', [{ name: 'a', place: along, repeat: [{ up: [0, 0] }] }], /in front/],
-    ['a step of nothing', [{ name: 'a', place: { along: { step: [0] } }, repeat: [{ up: [0, 0] }, { down: ['L/2', 0] }] }], /longer than 0 mm/],
+    ['a step of nothing', [{ name: 'a', place: { along: { step: [0] } }, repeat: [{ up: [0, 0] }, { down: ['L/2', 0] }] }], /longer than 0\./],
     ['too many wraps', [{ name: 'a', place: along, repeat: [{ up: [0, 0] }, { wrap: 1e9 }, { down: ['L/2', 0] }] }], /wraps cannot be made/],
     ['a point that a line has not', [{ name: 'a', place: along, repeat: [{ up: 'a' }, { down: ['L/2', 0] }] }], /no point called "a"/],
     ['millions of stitches', [{ name: 'a', place: { along: { step: [1e-5] } }, repeat: [{ up: [0, 0] }, { down: ['L/2', 0] }] }], /make more than/],
   ])('%s', (_what, passes, words) => {
     const worked = workStitch(request(stitch({ passes }), guide))
     expect(worked.ok).toBe(false)
-    if (!worked.ok) expect(worked.problems[0]?.message).toMatch(words)
+    if (!worked.ok) expect(sentenceOf(worked.problems)).toMatch(words)
   })
 })
 
@@ -262,6 +263,6 @@ describe('a thread that is to be split', () => {
   it('is split from 1.5 mm beside 4 mm of it (half a millimetre and a quarter of its length), and not from 1.6', () => {
     expect(splitAt(1.4).ok).toBe(true)
     const beside = splitAt(1.6)
-    expect(beside.ok ? '' : beside.problems[0]?.message).toContain('the hole lies 1.60 mm beside "st", so the needle would not split it')
+    expect(beside.ok ? '' : sentenceOf(beside.problems)).toContain('the hole lies 1.6 mm beside "st", so the needle would not split it')
   })
 })

@@ -2,7 +2,7 @@
  * Working a stitch: guide x moves -> pieces of thread. A general interpreter; it knows moves and placements
  * and no stitch by name.
  */
-import { error, failure, type Problem, type Result, success } from '../base/index.ts'
+import { about, error, failure, type Problem, type Result, success } from '../base/index.ts'
 import { dot, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import {
@@ -14,7 +14,7 @@ import {
   type StitchDocument,
   type ThreadRole,
 } from '../notation/index.ts'
-import { compileStitch, where } from './compile.ts'
+import { compileStitch } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { type Around, findPoint, type FoundPoint } from './find-point.ts'
 import type { Frame, Placed, Run } from './frames.ts'
@@ -63,7 +63,7 @@ const SIDE_BY_SIDE = 2.5
 /** Before any frame is placed there is nothing to stand on. */
 const NO_FRAME: Frame = {
   at: () => {
-    throw new MoveError('no frame has been placed yet.')
+    throw new MoveError('move.no-frame')
   },
   named: () => null,
   mirror: 1,
@@ -136,7 +136,7 @@ class Worker implements Hand {
         if (more > 0) effort.motions[motion] = (effort.motions[motion] ?? 0) + more
       }
     }
-    if (!this.fitted) return failure(error('work.nothing', [], `${this.work.document.name} has no pass to work.`))
+    if (!this.fitted) return failure(error('work.nothing', [], { stitch: this.work.document.name }))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
     const { log, surfaceMoves, patches } = this.thread
@@ -175,7 +175,7 @@ class Worker implements Hand {
     } catch (thrown) {
       return [this.problem(thrown, ['passes', passIndex, 'place'])]
     }
-    if (placed.problems.length > 0) return placed.problems.map((problem) => ({ ...problem, message: `${document.name}: ${problem.message}` }))
+    if (placed.problems.length > 0) return placed.problems.map((problem) => about(problem, document.name))
     const before = this.repeats
     for (const run of placed.runs) {
       const problem = this.workRun(pass, passIndex, run)
@@ -278,7 +278,7 @@ class Worker implements Hand {
 
   private move(move: CompiledMove, made: MoveRef): void {
     this.movesMade += 1
-    if (this.movesMade > MOST_MOVES_MADE) throw new MoveError(`more than ${MOST_MOVES_MADE} moves would be made. Ask for fewer stitches.`)
+    if (this.movesMade > MOST_MOVES_MADE) throw new MoveError('move.too-many', { most: MOST_MOVES_MADE })
     this.made = made
     workMove(move, this)
   }
@@ -324,15 +324,12 @@ class Worker implements Hand {
     // Before any frame is placed, what the guide itself gives.
     const own = guideValues(this.guide)
     if (Object.hasOwn(own, name)) return own[name] as number
-    throw new ExpressionError(`there is nothing called "${name}"`)
+    throw new ExpressionError('expression.nothing-called', { name })
   }
 
   private problem(thrown: unknown, path: readonly (string | number)[]): Problem {
     if (!(thrown instanceof MoveError) && !(thrown instanceof ExpressionError)) throw thrown
-    return error(
-      'work.move',
-      path,
-      `${this.work.document.name}, ${where(path)}, repeat ${this.frameIndex + 1}: ${thrown.message}${thrown.message.endsWith('.') ? '' : '.'}`,
-    )
+    const problem = error('work.move', path, { reason: thrown.told })
+    return { ...problem, about: [this.work.document.name, { path }, { repeat: this.frameIndex + 1 }] }
   }
 }

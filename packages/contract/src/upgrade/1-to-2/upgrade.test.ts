@@ -7,6 +7,13 @@ import { workSampler } from '@lemmata/core/exercise'
 import { danglingReferences, teachingOrder } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
 import { readSamplerFile } from '../../documents/read.ts'
+import type { Problem } from '@lemmata/core/base'
+import { problemInWords } from '../../problem-words.ts'
+
+const sentenceOf = (given: readonly Problem[] | Problem | undefined): string => {
+  const first = given && 'code' in given ? given : given?.[0]
+  return first ? problemInWords(first) : ''
+}
 
 const golden = (name: string): unknown => JSON.parse(readFileSync(new URL(`./golden/${name}.json`, import.meta.url), 'utf8'))
 
@@ -45,7 +52,7 @@ const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[
 
 const opened = (name: string) => {
   const read = readSamplerFile(golden(name))
-  if (!read.ok) throw new Error(read.problems[0]?.message)
+  if (!read.ok) throw new Error(sentenceOf(read.problems))
   return read.value
 }
 
@@ -63,7 +70,7 @@ describe.each(['six-thursdays', 'weather-diary', 'exported'])('%s, written in ve
     const { results } = workSampler(sampler)
     for (const [id, was] of Object.entries(before)) {
       const result = results.get(id)
-      if (!result?.ok) throw new Error(`${id} cannot be worked: ${result?.problems[0]?.message ?? 'not there'}`)
+      if (!result?.ok) throw new Error(`${id} cannot be worked: ${sentenceOf(result?.problems) ?? 'not there'}`)
       const done = result.value
       const holes = done.pieces.flatMap((piece) => piece.worked.holes)
       const sum = (of: (hole: { x: number; y: number }) => number): number => holes.reduce((all, hole) => all + of(hole), 0)

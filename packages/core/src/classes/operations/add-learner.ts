@@ -11,7 +11,7 @@ export interface AddLearner {
 export const addLearner: ClassTools<AddLearner> = {
   apply: (one, { learner, at }) =>
     byId(one.learners, learner.id)
-      ? refused('class.learner-there', `"${learner.name}" is in this class already.`)
+      ? refused('class.learner-there', { name: learner.name })
       : success({ ...one, learners: insertAt(one.learners, learner, at) }),
   invert: (_before, { learner }) => ({ kind: 'remove-learner', id: learner.id }),
 }

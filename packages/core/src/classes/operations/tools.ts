@@ -5,5 +5,5 @@ import type { ClassOperation } from './index.ts'
 export type ClassTools<One extends ClassOperation> = OperationTools<ClassDocument, One, ClassOperation>
 
 export function learnerGone(id: string) {
-  return refused('class.learner-gone', `The learner "${id}" is no longer in this class, so this change could not be made.`)
+  return refused('class.learner-gone', { id })
 }

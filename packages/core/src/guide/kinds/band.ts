@@ -1,5 +1,5 @@
 /** A band: a path with a width, or two rails. Both are worked alike: along a middle line, out to two rails. */
-import { error, failure, type Result, success } from '../../base/index.ts'
+import { error, failure, mm, type Result, success } from '../../base/index.ts'
 import { type MeasuredPath, parsePath } from '../../geometry/index.ts'
 import { bandBetweenRails, middleOfRails, railBeside } from '../rails.ts'
 import { carryLength, carryPath, noSuchPart, pathData } from '../carry.ts'
@@ -41,43 +41,33 @@ export const band: GuideTools<'band'> = {
       if (part === 'left-rail') return lineOf(guide.rails[0] as string)
       if (part === 'right-rail') return lineOf(guide.rails[1] as string)
       const middle = middleOfRails(rails.value[0], rails.value[1])
-      return middle ? lineOf(pathData(middle.points, middle.closed)) : failure(error('guide.rails', ['rails'], RAILS_TOGETHER))
+      return middle ? lineOf(pathData(middle.points, middle.closed)) : failure(error('guide.rails', ['rails']))
     }
     const path = readMiddle(guide)
     if (!path.ok) return path
     if (part === 'centre-line') return lineOf(guide.path as string)
     const rail = railBeside(path.value, ((guide.widthMm as number) / 2) * (part === 'left-rail' ? 1 : -1))
-    return rail
-      ? lineOf(pathData(rail.points, rail.closed))
-      : failure(error('guide.rail', ['part'], 'This rail has no length. Make the band narrower, or ease its curve.'))
+    return rail ? lineOf(pathData(rail.points, rail.closed)) : failure(error('guide.rail', ['part']))
   },
   practice: 'band',
 }
 
-const RAILS_TOGETHER = 'The two rails of this band lie on each other. Draw them apart.'
 const lineOf = (path: string): Result<Guide> => success({ kind: 'line', path })
 
 function readRails(rails: readonly string[]): Result<readonly [MeasuredPath, MeasuredPath]> {
   const [left, right] = rails.map((data) => parsePath(data))
-  const missing = failure(error('guide.rails', ['rails'], 'A band needs two rails.'))
+  const missing = failure(error('guide.two-rails', ['rails']))
   if (!left?.ok) return left ?? missing
   if (!right?.ok) return right ?? missing
   return success([left.value, right.value])
 }
 
 function readMiddle({ path, widthMm }: GuideOf<'band'>): Result<MeasuredPath> {
-  if (path === undefined || widthMm === undefined) return failure(error('guide.band', ['path'], 'A band needs a path with a width, or two rails.'))
-  if (widthMm < NARROWEST_BAND_MM)
-    return failure(
-      error(
-        'guide.too-narrow',
-        ['widthMm'],
-        `This band is ${widthMm.toFixed(2)} mm wide. Make it at least ${NARROWEST_BAND_MM} mm wide, or draw a line instead.`,
-      ),
-    )
+  if (path === undefined || widthMm === undefined) return failure(error('guide.band', ['path']))
+  if (widthMm < NARROWEST_BAND_MM) return failure(error('guide.too-narrow', ['widthMm'], { width: mm(widthMm), least: mm(NARROWEST_BAND_MM) }))
   const parsed = parsePath(path)
   if (parsed.ok && parsed.value.length < SHORTEST_MM)
-    return failure(error('guide.too-short', ['path'], `This band is ${parsed.value.length.toFixed(2)} mm long. Draw it at least ${SHORTEST_MM} mm long.`))
+    return failure(error('guide.too-short', ['path'], { what: 'band', length: mm(parsed.value.length), least: mm(SHORTEST_MM) }))
   return parsed
 }
 

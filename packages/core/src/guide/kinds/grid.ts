@@ -17,9 +17,7 @@ export const grid: GuideTools<'grid'> = {
   word: 'a grid',
   read: (guide) => {
     if (guide.columns * guide.rows > MOST_CELLS)
-      return failure(
-        error('guide.too-many-cells', ['columns'], `${guide.columns * guide.rows} cells are too many; the most is ${MOST_CELLS}. Divide the grid.`),
-      )
+      return failure(error('guide.too-many-cells', ['columns'], { cells: guide.columns * guide.rows, most: MOST_CELLS }))
     return success({ kind: 'grid', at: pointOf(guide.at), columns: guide.columns, rows: guide.rows, cellMm: guide.cellMm, turnRad: guide.turnRad ?? 0 })
   },
   transform,

@@ -1,5 +1,5 @@
 /** A line: open or closed, straight or not. It is its own only part. */
-import { error, failure, success } from '../../base/index.ts'
+import { error, failure, mm, success } from '../../base/index.ts'
 import { boxOf, parsePath, placeAt, startAtCorner } from '../../geometry/index.ts'
 import { carryPath, noSuchPart } from '../carry.ts'
 import { dragPathEnd } from '../drag-end.ts'
@@ -14,7 +14,7 @@ export const line: GuideTools<'line'> = {
     const path = parsePath(guide.path)
     if (!path.ok) return path
     if (path.value.length < SHORTEST_MM)
-      return failure(error('guide.too-short', ['path'], `This line is ${path.value.length.toFixed(2)} mm long. Draw it at least ${SHORTEST_MM} mm long.`))
+      return failure(error('guide.too-short', ['path'], { what: 'line', length: mm(path.value.length), least: mm(SHORTEST_MM) }))
     return success({ kind: 'line', path: startAtCorner(path.value) })
   },
   transform: (guide, matrix) => ({ ...guide, path: carryPath(guide.path, matrix) }),

@@ -1,5 +1,5 @@
 /** Pins that hold detached work over a base. */
-import { error, failure, success } from '../../base/index.ts'
+import { error, failure, mm, success } from '../../base/index.ts'
 import { carryPair, noSuchPart, pointOf } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
@@ -15,7 +15,7 @@ export const pins: GuideTools<'pins'> = {
     const base = pointOf(guide.base)
     const all = guide.pins.map(pointOf)
     if (all.length === 0 || all.some((pin) => Math.hypot(pin.x - base.x, pin.y - base.y) < SHORTEST_WARP_MM))
-      return failure(error('guide.pins', ['pins'], `Each pin must stand at least ${SHORTEST_WARP_MM} mm from the base. Move it away, or add one.`))
+      return failure(error('guide.pins', ['pins'], { least: mm(SHORTEST_WARP_MM) }))
     return success({ kind: 'pins', base, pins: all })
   },
   transform: (guide, matrix) => ({ ...guide, base: carryPair(guide.base, matrix), pins: guide.pins.map((at) => carryPair(at, matrix)) }),

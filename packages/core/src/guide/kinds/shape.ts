@@ -37,16 +37,15 @@ export const shape: GuideTools<'shape'> = {
 function readShape(guide: GuideOf<'shape'>): Result<ReadGuide> {
   const outline = parsePath(guide.path)
   if (!outline.ok) return outline
-  if (!outline.value.closed) return failure(error('guide.open-shape', ['path'], 'This outline is not closed. End its path with Z.'))
+  if (!outline.value.closed) return failure(error('guide.open-shape', ['path']))
   const areaMm2 = areaOf(outline.value.points)
-  if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], `This shape holds ${areaMm2.toFixed(2)} mm\u00b2. Draw it at least 1 mm\u00b2 large.`))
+  if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], { areaMm2 }))
   const holes: (readonly Point[])[] = []
   for (const [index, data] of (guide.holes ?? []).entries()) {
     const hole = parsePath(data)
     if (!hole.ok) return hole
     const inside = hole.value.points.every((at) => isInRegion([outline.value.points], at))
-    if (!hole.value.closed || !inside)
-      return failure(error('guide.hole', ['holes', index], `Hole ${index + 1} must be closed (end its path with Z) and lie inside the outline.`))
+    if (!hole.value.closed || !inside) return failure(error('guide.hole', ['holes', index], { hole: index + 1 }))
     holes.push(hole.value.points)
   }
   const region = [outline.value.points, ...holes]

@@ -37,13 +37,10 @@ export const spots: GuideTools<'spots'> = {
 }
 
 function readSpots(guide: GuideOf<'spots'>): Result<ReadGuide> {
-  if (guide.at.length === 0) return failure(error('guide.no-spots', ['at'], 'There is no spot yet. Add at least one.'))
-  if (guide.at.length > MOST_SPOTS)
-    return failure(error('guide.too-many-spots', ['at'], `${guide.at.length} spots are too many for one guide; the most is ${MOST_SPOTS}. Divide them.`))
+  if (guide.at.length === 0) return failure(error('guide.no-spots', ['at']))
+  if (guide.at.length > MOST_SPOTS) return failure(error('guide.too-many-spots', ['at'], { spots: guide.at.length, most: MOST_SPOTS }))
   if (guide.turnsRad && guide.turnsRad.length !== guide.at.length)
-    return failure(
-      error('guide.turns', ['turnsRad'], `There are ${guide.at.length} spots and ${guide.turnsRad.length} turns. Give each spot its own turn, or one for all.`),
-    )
+    return failure(error('guide.turns', ['turnsRad'], { spots: guide.at.length, turns: guide.turnsRad.length }))
   return success({ kind: 'spots', at: guide.at.map(pointOf), turns: guide.turnsRad ?? guide.at.map(() => guide.turnRad ?? 0) })
 }
 

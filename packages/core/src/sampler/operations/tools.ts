@@ -6,35 +6,22 @@ import type { Operation } from './index.ts'
 
 export type SamplerTools<One extends Operation> = OperationTools<Sampler, One, Operation>
 
-const WORDS: Readonly<Record<Named | 'group' | 'order', string>> = {
-  thread: 'thread',
-  stitch: 'stitch',
-  guide: 'guide',
-  exercise: 'exercise',
-  lesson: 'lesson',
-  group: 'group',
-  order: 'kept order',
-}
+type What = Named | 'group' | 'order'
 
 /** What the operation is about is not there (any longer). */
-export function gone(what: keyof typeof WORDS, id: string) {
-  return refused(`operation.${what}-gone`, `The ${WORDS[what]} "${id}" is no longer in this sampler, so this change could not be made.`)
+export function gone(what: What, id: string) {
+  return refused(`operation.${what}-gone`, { what, id })
 }
 
-export function already(what: keyof typeof WORDS, name: string) {
-  return refused(`operation.${what}-there`, `"${name}" is in this sampler already.`)
+export function already(what: What, name: string) {
+  return refused(`operation.${what}-there`, { name })
 }
 
 /** Who must let go of it first; null where nobody holds it. */
 export function refusedWhileUsed(sampler: Sampler, names: Named, id: string) {
   const users = [...new Map(usersOf(sampler, names, id).map((one) => [one.by.id, one.by] as const)).values()]
   if (users.length === 0) return null
-  const shown = users.slice(0, 3).map((one) => `"${one.name}"`)
-  const rest = users.length > 3 ? ` and ${users.length - 3} more` : ''
-  return refused(
-    `operation.${names}-used`,
-    `This ${WORDS[names]} is used by ${shown.join(', ')}${rest}. Give ${users.length === 1 ? 'that' : 'those'} another first.`,
-  )
+  return refused(`operation.${names}-used`, { what: names, users: users.map((one) => one.name) })
 }
 
 export function exerciseOf(sampler: Sampler, id: string) {

@@ -15,8 +15,7 @@ export interface TransformGuides {
 
 export const transformGuides: SamplerTools<TransformGuides> = {
   apply: (sampler, { ids, matrix }) => {
-    if (!isSimilarity(matrix))
-      return refused('operation.bends', 'Guides can be moved, turned, mirrored and made larger or smaller evenly; this would bend them.')
+    if (!isSimilarity(matrix)) return refused('operation.bends')
     const { guides } = sampler.drawing
     const missing = ids.find((id) => !guides.some((one) => one.id === id))
     if (missing !== undefined) return gone('guide', missing)

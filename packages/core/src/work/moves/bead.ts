@@ -1,4 +1,5 @@
 /** Taking a bead on the thread. */
+import { mm } from '../../base/index.ts'
 import type { Point3 } from '../../geometry/index.ts'
 import type { BeadMove } from '../../notation/index.ts'
 import type { CompiledByKind } from '../compiled.ts'
@@ -11,8 +12,8 @@ export const bead: MoveRule<BeadMove, CompiledByKind['bead']> = {
     const { thread } = hand
     const sizeMm = hand.value(move.size)
     const context = hand.context(move, onward(hand))
-    const way = thread.inFront('there is no thread in front to take a bead on. Come up first.')
-    if (!(sizeMm > 0)) throw new MoveError(`a bead of ${Number(sizeMm.toFixed(2))} mm cannot be taken; give it a width above 0.`)
+    const way = thread.inFront('move.nothing-to-bead')
+    if (!(sizeMm > 0)) throw new MoveError('move.bead', { size: mm(sizeMm) })
     const at = way[way.length - 1] as Point3
     const from = { ...at, x: at.x - 0.01 }
     const { lastHole } = thread

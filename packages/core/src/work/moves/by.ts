@@ -7,6 +7,6 @@ export const by: MoveRule<ByMove, CompiledByKind['by']> = {
   read: (move, common, reader) => ({ ...common, kind: 'by', point: reader.point(move.by) }),
   work: (move, { point, thread }) => {
     const found = point(move.point)
-    if (found) thread.lead([found.at], 'the thread is behind, so it cannot be led across the front. Come up first.')
+    if (found) thread.lead([found.at], 'move.nothing-to-lead')
   },
 }

@@ -12,7 +12,7 @@ export const each: MoveRule<EachMove, CompiledEach> = {
   read: (move, common, reader) => {
     const { along, every, offset, from, back } = move.each
     const moves = reader.inner(move.moves)
-    if (!moves) reader.wrong('an "each" may not hold another "each".')
+    if (!moves) reader.wrong('move.each-within-each')
     return {
       ...common,
       kind: 'each',

@@ -1,4 +1,5 @@
 /** Opening the ground: a gap cut in the cloth, threads drawn out of it. Neither can be undone. */
+import { mm } from '../../base/index.ts'
 import { leftOf, type Point, step } from '../../geometry/index.ts'
 import type { CutMove, WithdrawMove } from '../../notation/index.ts'
 import type { CompiledByKind, CompiledMove } from '../compiled.ts'
@@ -36,7 +37,7 @@ function open(hand: Hand, move: CompiledMove & { readonly kind: 'cut' | 'withdra
 
 /** A square gap in a cell, a round one elsewhere. */
 function gapAround(at: Point, sizeMm: number, frame: Frame): Point[] {
-  if (!(sizeMm > 0)) throw new MoveError(`a gap of ${Number(sizeMm.toFixed(2))} mm cannot be cut; give it a size above 0.`)
+  if (!(sizeMm > 0)) throw new MoveError('move.gap', { size: mm(sizeMm) })
   const half = sizeMm / 2
   if (frame.values['columns'] !== undefined) {
     const { direction } = frame.at(0, 0)

@@ -17,7 +17,7 @@ export const lay: MoveRule<LayMove, CompiledByKind['lay']> = {
     const { frame, thread } = hand
     hand.laid = hand.role
     const way = wayAlong(frame, hand.value(move.from), hand.value(move.to), hand.maybe(move.aside) ?? 0)
-    thread.lead(way, 'the thread is behind, so it cannot be laid. Come up first.')
+    thread.lead(way, 'move.nothing-to-lay')
     thread.note('lay')
     thread.surface('lay', way[way.length - 1] as Point, hand.context(move, onward(hand)))
   },

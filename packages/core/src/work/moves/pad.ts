@@ -1,4 +1,5 @@
 /** Padding: felt, or stitches, that lift what is worked over them. */
+import { mm } from '../../base/index.ts'
 import { insetRegion, type Point } from '../../geometry/index.ts'
 import type { ReadGuide } from '../../guide/index.ts'
 import type { PadMove } from '../../notation/index.ts'
@@ -12,8 +13,7 @@ export const pad: MoveRule<PadMove, CompiledByKind['pad']> = {
     const { thread } = hand
     const heightMm = hand.value(move.height)
     const felt = move.felt ? feltOutline(hand.guide, hand.value(move.felt)) : null
-    if (!(heightMm > 0 && heightMm <= HIGHEST_MM))
-      throw new MoveError(`padding ${Number(heightMm.toFixed(2))} mm high cannot be laid; give it a height above 0 and up to ${HIGHEST_MM} mm.`)
+    if (!(heightMm > 0 && heightMm <= HIGHEST_MM)) throw new MoveError('move.pad', { height: mm(heightMm), most: mm(HIGHEST_MM) })
     thread.raise(heightMm)
     thread.note('pad')
     if (felt) thread.patches.push({ kind: 'felt', outline: felt, sequence: thread.log.sequence })
@@ -25,6 +25,6 @@ export const pad: MoveRule<PadMove, CompiledByKind['pad']> = {
 const HIGHEST_MM = 20
 
 function feltOutline(guide: ReadGuide, insetMm: number): readonly Point[] {
-  if (guide.kind !== 'shape') throw new MoveError('felt is laid under a shape, and this guide is not one.')
+  if (guide.kind !== 'shape') throw new MoveError('move.felt')
   return insetRegion(guide.region, insetMm)[0] as readonly Point[]
 }

@@ -22,7 +22,7 @@ export const round: MoveRule<RoundMove, CompiledByKind['round']> = {
     const [post, to] = [hand.point(move.post), hand.point(move.to)]
     if (!post || !to) return
     const context = hand.context(move, post.direction)
-    const way = thread.inFront('there is no thread in front to take round the pin. Come up first.')
+    const way = thread.inFront('move.nothing-to-take-round')
     const { diameterMm, lineWidthMm } = thread.settings
     const before = way[way.length - 1] as Point3
     const { direction, mirror } = context
@@ -33,6 +33,6 @@ export const round: MoveRule<RoundMove, CompiledByKind['round']> = {
     thread.note('round-pin')
     thread.surface('round', post.at, context)
     thread.cutWay(context)
-    thread.inFront('').push(...turn.slice(contact + 1, -1))
+    thread.inFront('move.nothing-to-take-round').push(...turn.slice(contact + 1, -1))
   },
 }

@@ -24,7 +24,8 @@ export interface MoveReader {
   readonly reference: (given: string, done: 'passed' | 'split') => CompiledReference
   /** The moves within this one; null where it stands within another itself. */
   readonly inner: (moves: readonly Move[]) => readonly CompiledMove[] | null
-  readonly wrong: (message: string) => void
+  /** By the code of what is wrong. */
+  readonly wrong: (code: string) => void
 }
 
 /** The hand as a move finds it: the thread, the frame it works in, and what the words of the document mean there. */

@@ -21,7 +21,7 @@ export const over: MoveRule<OverMove, CompiledSlide<'over'>> = {
 }
 
 function readSlide(move: UnderMove | OverMove, references: readonly string[], reader: MoveReader) {
-  if (references.length === 0) reader.wrong('name at least one thread to pass.')
+  if (references.length === 0) reader.wrong('move.names-no-thread')
   return {
     references: references.map((reference) => reader.reference(reference, 'passed')),
     from: move.from ?? ('near' as const),
@@ -63,7 +63,7 @@ function slidePast(
   near: Point,
   context: MoveContext,
 ): void {
-  const way = thread.inFront('there is no thread in front to slide. Come up first.')
+  const way = thread.inFront('move.nothing-to-slide')
   const { settings, slid } = thread
   const segments = references.map((one) => thread.log.find(one, near))
   const lead = leadOf(references[0] as ThreadReference, segments[0] as Segment, how.at, near)

@@ -19,9 +19,8 @@ export const cast: MoveRule<CastMove, CompiledByKind['cast']> = {
 const MOST_TURNS = 200
 
 function wind(thread: ThreadState, turns: number, wound: Wound, freeMm: number | null): void {
-  thread.inFront('there is nothing to wrap: come up first.')
-  if (!(turns >= 1) || turns > MOST_TURNS)
-    throw new MoveError(`${Number(turns.toFixed(2))} ${wound === 'cast' ? 'loops' : 'wraps'} cannot be made; ask for 1 to ${MOST_TURNS}.`)
+  thread.inFront('move.nothing-to-wrap')
+  if (!(turns >= 1) || turns > MOST_TURNS) throw new MoveError('move.turns', { turns, what: wound === 'cast' ? 'loops' : 'wraps', most: MOST_TURNS })
   const count = Math.round(turns)
   thread.takeUp({ turns: count, wound, freeMm })
   thread.note('wind')

@@ -1,0 +1,7 @@
+/** Why an edit of a class cannot be made, in words. */
+import type { Sentences } from '../base/index.ts'
+
+export const CLASSES_SENTENCES: Sentences = {
+  'class.learner-there': '"{name}" is in this class already.',
+  'class.learner-gone': 'The learner "{id}" is no longer in this class, so this change could not be made.',
+}

@@ -1,0 +1,36 @@
+/** What can be wrong with an exercise, in words. */
+import type { Sentences } from '../base/index.ts'
+import { type GuideKind, guideWord } from '../guide/index.ts'
+import type { FreeSetting } from '../sampler/index.ts'
+import { capitalised } from '../units/index.ts'
+
+const IN_WORDS: Readonly<Record<FreeSetting, string>> = {
+  colour: 'the colour is',
+  strands: 'the strands are',
+  length: 'the length is',
+  marks: 'the marks are',
+}
+
+const listWords = (kinds: unknown): string => (kinds as readonly GuideKind[]).map((kind) => guideWord(kind)).join(' or ')
+
+export const EXERCISE_SENTENCES: Sentences = {
+  'exercise.guide': ({ stitch, guides, guide }, say) =>
+    `${say(stitch)} is worked on ${listWords(guides)}, not on ${guideWord(guide as GuideKind)}. Give it another guide, or choose another stitch.`,
+  'exercise.tolerance': 'A tolerance of {tolerance} cannot be kept. Give one above 0, for example {usual}.',
+  'exercise.across-hole': ({ stitch, percent, by }, say) =>
+    `${capitalised(say(stitch))} crosses the hole of this shape: ${say(percent)} % of the thread that shows lies over it, by up to ${say(by)}. Choose a stitch that fills by rows, or divide the shape.`,
+  'exercise.outside-shape': ({ stitch, percent, by, vein }, say) => {
+    const draw = vein === 'drawn' ? 'Draw its vein inside the shape, from tip to tip' : 'Draw a vein inside it, from tip to tip'
+    return `${capitalised(say(stitch))} leaves its outline by up to ${say(by)}: ${say(percent)} % of the thread that shows lies outside. ${draw}, or choose a stitch that fills by rows.`
+  },
+  'exercise.tight-curve': ({ stitch, off, allowed, radius }, say) =>
+    `Even at its shortest good length ${say(stitch)} leaves the line by ${say(off)}${radius === undefined ? '' : ` where it bends to a radius of ${say(radius)}`}; ${say(allowed)} is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
+  'exercise.long': '{name} comes to {comes}; over {bound} a stitch of this weight sags or snags. Usual: {usual}.',
+  'exercise.short': '{name} comes to {comes}; under {bound} a stitch of this weight closes up. Usual: {usual}.',
+  'exercise.legs-differ':
+    'So that a hole lands on every corner, stitches are from {least} to {most} apart. Moving a corner by a few millimetres would even them.',
+  'exercise.stretched': 'Asked for {asked} from stitch to stitch, fitted {fitted}: the guide is too short for a whole number near what was asked.',
+  'learner.not-free': ({ setting }) => `${IN_WORDS[setting as FreeSetting]} not left free, so the exercise stays as it is.`,
+  'learner.stitch-not-allowed': 'the stitch "{stitch}" is not among those allowed, so the exercise stays as it is.',
+  'learner.thread-gone': 'the thread that was chosen is gone, so the colour stays as it is.',
+}

@@ -1,0 +1,8 @@
+/** Why nothing can be printed, in words. */
+import type { Sentences } from '../base/index.ts'
+
+export const SHEETS_SENTENCES: Sentences = {
+  'print.no-lesson': ({ lesson, has }, say) =>
+    `There is no lesson "${say(lesson)}" in this sampler. It has ${(has as readonly string[]).join(', ') || 'none'}.`,
+  'print.nothing': 'There is no exercise to print yet. Choose a stitch first.',
+}
