@@ -1,8 +1,10 @@
 /** Lengths as they come out, against the window in which the stitch is good. */
 import type { Assigned } from '../assign/index.ts'
 import { caution, type Figure, mm, type Problem } from '../base/index.ts'
+import { cross, distance, type Point, subtract } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
-import type { WorkedStitch } from '../work/index.ts'
+import type { ParameterValue } from '../notation/index.ts'
+import type { Segment, WorkedStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
 
 /** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
@@ -18,28 +20,67 @@ export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: Worke
     const low = parameter.value * (isLength ? least : 1)
     const high = parameter.value * (isLength ? most : 1)
     const show = (value: number): Figure => (parameter.kind === 'length' ? mm(value) : value)
+    const codes = codesFor(parameter)
+    const say = (code: string, comes: number): number =>
+      problems.push(
+        caution(code, ['parameters', parameter.id], {
+          name: parameter.name,
+          comes: show(comes),
+          usual: show(parameter.usual),
+          ...(parameter.min === null ? {} : { least: show(parameter.min) }),
+          ...(parameter.max === null ? {} : { most: show(parameter.max) }),
+        }),
+      )
     // A hundredth: fitting moves a length by less than anyone can see.
-    if (parameter.max !== null && high > parameter.max * 1.01) {
-      problems.push(
-        caution('exercise.long', ['parameters', parameter.id], {
-          name: parameter.name,
-          comes: show(high),
-          bound: show(parameter.max),
-          usual: show(parameter.usual),
-        }),
-      )
-    } else if (parameter.min !== null && low < parameter.min * 0.99) {
-      problems.push(
-        caution('exercise.short', ['parameters', parameter.id], {
-          name: parameter.name,
-          comes: show(low),
-          bound: show(parameter.min),
-          usual: show(parameter.usual),
-        }),
-      )
-    }
+    if (parameter.max !== null && high > parameter.max * 1.01) say(codes.over, high)
+    else if (parameter.min !== null && low < parameter.min * 0.99) say(codes.under, low)
   }
   return problems
+}
+
+/** A length sags or closes up, a distance gapes or crowds; a count, an angle or a share is simply out of its range. */
+function codesFor({ kind, measures }: ParameterValue): { readonly over: string; readonly under: string } {
+  if (kind !== 'length') return { over: 'exercise.out-of-range', under: 'exercise.out-of-range' }
+  return measures === 'apart' ? { over: 'exercise.wide-apart', under: 'exercise.close' } : { over: 'exercise.long', under: 'exercise.short' }
+}
+
+/** A thread that lies free for longer than this catches on rings and cuffs, whatever stitch it is part of. mm */
+const SNAGS_MM = 10
+
+/** Threads in front that lie free for longer than a centimetre; what other thread crosses is held there. */
+export function checkSpans({ segments }: Pick<WorkedStitch, 'segments'>): Problem[] {
+  const front = segments.filter((segment) => segment.side === 'front').map(chordOf)
+  const freest = front.filter((chord) => chord.long > SNAGS_MM * 1.01 && chord.isStraight).reduce((most, chord) => Math.max(most, freeLength(chord, front)), 0)
+  return freest > SNAGS_MM * 1.01 ? [caution('exercise.snags', ['on'], { free: mm(freest), most: mm(SNAGS_MM) })] : []
+}
+
+interface Chord {
+  readonly a: Point
+  readonly b: Point
+  readonly long: number
+  readonly isStraight: boolean
+}
+
+function chordOf({ points, kind }: Segment): Chord {
+  const [a, b] = [points[0] as Point, points[points.length - 1] as Point]
+  return { a, b, long: distance(a, b), isStraight: kind === 'straight' }
+}
+
+/** The longest stretch of a chord between places where others cross it. */
+function freeLength({ a, b, long }: Chord, all: readonly Chord[]): number {
+  const shares = [0, 1]
+  const [left, right, top, bottom] = [Math.min(a.x, b.x), Math.max(a.x, b.x), Math.min(a.y, b.y), Math.max(a.y, b.y)]
+  for (const { a: c, b: d } of all) {
+    if (Math.max(c.x, d.x) < left || Math.min(c.x, d.x) > right || Math.max(c.y, d.y) < top || Math.min(c.y, d.y) > bottom) continue
+    const across = cross(subtract(b, a), subtract(d, c))
+    if (Math.abs(across) < 1e-9) continue
+    const share = cross(subtract(c, a), subtract(d, c)) / across
+    const other = cross(subtract(c, a), subtract(b, a)) / across
+    // Threads that only share a hole do not hold each other.
+    if (share > 0.01 && share < 0.99 && other > 0.01 && other < 0.99) shares.push(share)
+  }
+  shares.sort((one, two) => one - two)
+  return long * shares.slice(1).reduce((most, share, index) => Math.max(most, share - (shares[index] as number)), 0)
 }
 
 /** Legs between corners whose fitted stitches differ enough to be seen. */

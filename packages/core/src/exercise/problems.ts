@@ -25,8 +25,16 @@ export const EXERCISE_SENTENCES: Sentences = {
   },
   'exercise.tight-curve': ({ stitch, off, allowed, radius }, say) =>
     `Even at its shortest good length ${say(stitch)} leaves the line by ${say(off)}${radius === undefined ? '' : ` where it bends to a radius of ${say(radius)}`}; ${say(allowed)} is allowed. Take fewer strands, ease the curve, or choose a stitch that bends.`,
-  'exercise.long': '{name} comes to {comes}; over {bound} a stitch of this weight sags or snags. Usual: {usual}.',
-  'exercise.short': '{name} comes to {comes}; under {bound} a stitch of this weight closes up. Usual: {usual}.',
+  'exercise.long': '{name} comes to {comes}; over {most} a stitch of this weight sags. Usual: {usual}.',
+  'exercise.short': '{name} comes to {comes}; under {least} a stitch of this weight closes up. Usual: {usual}.',
+  'exercise.wide-apart': '{name} comes to {comes}; over {most} the cloth shows between stitches of this weight. Usual: {usual}.',
+  'exercise.close': '{name} comes to {comes}; under {least} stitches of this weight crowd each other. Usual: {usual}.',
+  'exercise.out-of-range': ({ name, comes, least, most, usual }, say) => {
+    const range = least === undefined ? `up to ${say(most)}` : most === undefined ? `from ${say(least)}` : `from ${say(least)} to ${say(most)}`
+    return `${say(name)}: ${say(comes)}. This stitch is good ${range}; usual is ${say(usual)}.`
+  },
+  'exercise.snags':
+    'Thread lies free for up to {free}; over {most} it snags wherever it lies. Divide the shape, or choose a stitch that is tied down on its way.',
   'exercise.legs-differ':
     'So that a hole lands on every corner, stitches are from {least} to {most} apart. Moving a corner by a few millimetres would even them.',
   'exercise.stretched': 'Asked for {asked} from stitch to stitch, fitted {fitted}: the guide is too short for a whole number near what was asked.',

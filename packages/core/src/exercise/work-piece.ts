@@ -6,7 +6,7 @@ import { type Guide, guideServes, readGuide, type ReadGuide } from '../guide/ind
 import { measureCoverage, measureOutside, type OutsideShape } from '../measure/index.ts'
 import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
 import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
-import { checkLegs, checkLengths } from './check-lengths.ts'
+import { checkLegs, checkLengths, checkSpans } from './check-lengths.ts'
 import { drawMarks, type Mark } from './marks.ts'
 
 export interface WorkedPiece {
@@ -47,7 +47,7 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   const work: StitchWork = { ...plain, atLeast }
   const markStyle = exercise.marks ?? document.marks ?? 'guide-only'
   const nth = exercise.nth ?? 3
-  const problems = [...checkLengths(assigned, guide, worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
+  const problems = [...checkLengths(assigned, guide, worked), ...checkSpans(worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
   const outside = measureOutside(work, worked)
   if (outside.share > OUTSIDE_SAID) problems.push(outsideProblem(assigned, guide, outside))
   if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))

@@ -17,6 +17,7 @@ export {
 export type { Matrix } from './matrix.ts'
 export { boxOf } from './box.ts'
 export type { Box } from './box.ts'
+export { crossesItself } from './crosses-itself.ts'
 export { CellIndex } from './cell-index.ts'
 export { measurePath, nearestPlace, placeAt, slicePath, startAtCorner, thinPath, tightestRadius } from './measured-path.ts'
 export type { MeasuredPath, Nearest, Place } from './measured-path.ts'

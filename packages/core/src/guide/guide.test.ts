@@ -201,6 +201,10 @@ describe('guides that cannot be worked', () => {
     [{ kind: 'band', path: 'M 0 0 L 40 0', widthMm: 0.05 }, /0\.05 mm wide.*draw a line/],
     [{ kind: 'band', rails: ['M 0 0 L 40 0', 'M 0 0 L 40 0'] }, /lie on each other/],
     [{ kind: 'band', path: 'M 0 0 L 0.1 0', widthMm: 5 }, /0\.1 mm long/],
+    [{ kind: 'band', rails: ['M 0 0 L 40 0', 'M 40 6 L 0 6'] }, /opposite directions/],
+    [{ kind: 'shape', path: 'M 0 0 L 20 20 L 20 0 L 0 20 Z' }, /crosses itself/],
+    [{ kind: 'shape', path: 'M 0 0 L 20 20 L 20 5 L 0 20 Z' }, /crosses itself/],
+    [{ kind: 'shape', path: 'M 0 0 L 60 0 L 60 0.1 L 0 0.1 Z' }, /sliver, 0\.1 mm wide/],
     [
       {
         kind: 'spots',

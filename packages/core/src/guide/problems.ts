@@ -12,6 +12,9 @@ const PARTS: Readonly<Record<GuidePart, string>> = {
 
 export const GUIDE_SENTENCES: Sentences = {
   'guide.rails': 'The two rails of this band lie on each other. Draw them apart.',
+  'guide.rails-opposite': 'The two rails of this band run in opposite directions. Turn one of them round, so that both begin at the same end.',
+  'guide.crosses-itself': 'This outline crosses itself. Draw it so that it goes round once, or make each part a shape of its own.',
+  'guide.sliver': 'This shape is a sliver, {width} wide in the mean. Draw it at least {least} wide, or draw a line instead.',
   'guide.rail': 'This rail has no length. Make the band narrower, or ease its curve.',
   'guide.two-rails': 'A band needs two rails.',
   'guide.band': 'A band needs a path with a width, or two rails.',

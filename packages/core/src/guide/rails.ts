@@ -3,7 +3,7 @@
  * square to that line, to each rail. mm.
  */
 import { error, failure, type Result, success } from '../base/index.ts'
-import { chordsOfRegion, dot, leftOf, lerp, type MeasuredPath, measurePath, placeAt, type Point, step, thinPath } from '../geometry/index.ts'
+import { chordsOfRegion, distance, dot, leftOf, lerp, type MeasuredPath, measurePath, placeAt, type Point, step, thinPath } from '../geometry/index.ts'
 import { NARROWEST_BAND_MM } from './limits.ts'
 import type { GuideWidth, ReadGuide } from './types.ts'
 
@@ -18,12 +18,26 @@ export function middleOfRails(left: MeasuredPath, right: MeasuredPath): Measured
 }
 
 export function bandBetweenRails(left: MeasuredPath, right: MeasuredPath): Result<ReadGuide> {
+  if (areOpposite(left, right)) return failure(error('guide.rails-opposite', ['rails']))
   const middle = middleOfRails(left, right)
   const apart = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((share) => gapAt(left, right, share)))
   if (!middle || apart < NARROWEST_BAND_MM) return failure(error('guide.rails', ['rails']))
   const points = [...left.points, ...[...right.points].reverse()]
   return success({ kind: 'line', path: middle, width: { kind: 'rails', left: left.points, right: right.points, points } })
 }
+
+/** Each begins where the other ends: between places of equal share there is no middle. */
+function areOpposite(left: MeasuredPath, right: MeasuredPath): boolean {
+  if (left.closed || right.closed) return false
+  const [a, b] = [left.points[0] as Point, left.points[left.points.length - 1] as Point]
+  const [c, d] = [right.points[0] as Point, right.points[right.points.length - 1] as Point]
+  const alike = distance(a, c) + distance(b, d)
+  const opposite = distance(a, d) + distance(b, c)
+  return opposite < OPPOSITE * alike
+}
+
+/** Of a short broad band the diagonals are as long as its ends are apart: only what is plain is refused. */
+const OPPOSITE = 0.8
 
 function gapAt(left: MeasuredPath, right: MeasuredPath, share: number): number {
   const [a, b] = [placeAt(left, left.length * share, true).at, placeAt(right, right.length * share, true).at]

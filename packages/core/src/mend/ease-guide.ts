@@ -1,5 +1,5 @@
 /** Mends of the guide itself: legs evened so that stitches fit them, a curve eased by drawing it larger. mm. */
-import { type WorkedExercise, type WorkedPiece, workSampler } from '../exercise/index.ts'
+import { type WorkedExercise, workSampler } from '../exercise/index.ts'
 import { boxOf, distance, type Point, scaleAbout } from '../geometry/index.ts'
 import { applyOperation, type Exercise, type GuideDrawing, type Operation, type Sampler } from '../sampler/index.ts'
 

@@ -31,6 +31,9 @@ const MENDS: Readonly<Record<string, (given: Case) => Mend | null>> = {
   },
   'exercise.long': usualLength,
   'exercise.short': usualLength,
+  'exercise.wide-apart': usualLength,
+  'exercise.close': usualLength,
+  'exercise.out-of-range': usualLength,
   'exercise.tight-curve': ({ exercise, done, sampler }) => {
     const strands = done?.assigned.main.strands.value ?? 1
     if (strands > 1) return { words: `Take ${strandsInWords(strands - 1)}`, operation: assigns(exercise, MAIN_ROLE, { strands: strands - 1 }) }

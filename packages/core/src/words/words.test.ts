@@ -58,9 +58,9 @@ describe('figures', () => {
 
   it('lengths come in inches to who works in inches, small ones with a third decimal', () => {
     // 7.5 mm / 25.4 = 0.295; 0.44 mm / 25.4 = 0.0173.
-    const long = { code: 'exercise.long', figures: { name: 'Stitch', comes: mm(7.5), bound: mm(5.08), usual: mm(0.44) } }
-    expect(toldInWords(long, { unit: 'in' })).toBe('Stitch comes to 0.3 in; over 0.2 in a stitch of this weight sags or snags. Usual: 0.017 in.')
-    expect(toldInWords(long)).toBe('Stitch comes to 7.5 mm; over 5.08 mm a stitch of this weight sags or snags. Usual: 0.44 mm.')
+    const long = { code: 'exercise.long', figures: { name: 'Stitch', comes: mm(7.5), most: mm(5.08), usual: mm(0.44) } }
+    expect(toldInWords(long, { unit: 'in' })).toBe('Stitch comes to 0.3 in; over 0.2 in a stitch of this weight sags. Usual: 0.017 in.')
+    expect(toldInWords(long)).toBe('Stitch comes to 7.5 mm; over 5.08 mm a stitch of this weight sags. Usual: 0.44 mm.')
   })
 
   it('a reason within a problem is told in the same unit', () => {

@@ -143,7 +143,7 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
   const { value } = request
   if (place.rows) {
     const advance = sum(place.steps.map(value))
-    const paths = rowPaths(guide, value(place.rows.spacing), place.rows.follow, advance)
+    const paths = rowPaths(guide, value(place.rows.spacing), place.rows.follow, advance, SHORTEST_SHARE * advance)
     if (paths.length === 0) return failed(['rows'], 'place.no-row')
     return joined(
       paths.map((path) => {

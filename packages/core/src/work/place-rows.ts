@@ -3,9 +3,12 @@ import { areaOf, type Chord, lerp, type MeasuredPath, measurePath, nearestPlace,
 import { rowChords, type ShapeGuide } from './place-across.ts'
 
 const MOST_ROWS = 2000
+/** A ring of fewer stitches than this is no longer round. */
+const FEWEST_ROUND = 3.5
 
-export function rowPaths(guide: ShapeGuide, spacingMm: number, follow: 'outline' | 'direction', shortestMm: number): MeasuredPath[] {
-  return follow === 'direction' ? straightRows(rowChords(guide, spacingMm), shortestMm) : rings(guide, spacingMm, shortestMm)
+/** `stitchMm`: a stitch on a straight row; `bentMm`: the shortest that it becomes on a bend. */
+export function rowPaths(guide: ShapeGuide, spacingMm: number, follow: 'outline' | 'direction', stitchMm: number, bentMm: number): MeasuredPath[] {
+  return follow === 'direction' ? straightRows(rowChords(guide, spacingMm), stitchMm) : rings(guide, spacingMm, bentMm)
 }
 
 function straightRows(chords: readonly Chord[], shortestMm: number): MeasuredPath[] {
@@ -15,7 +18,7 @@ function straightRows(chords: readonly Chord[], shortestMm: number): MeasuredPat
 }
 
 /** The outer row lies half a row inside the outline. Where a ring is too small to go round, one part row fills the middle. */
-function rings(guide: ShapeGuide, spacingMm: number, shortestMm: number): MeasuredPath[] {
+function rings(guide: ShapeGuide, spacingMm: number, bentMm: number): MeasuredPath[] {
   const rows: MeasuredPath[] = []
   const middles: MeasuredPath[] = []
   let parts = shrinkRegion(guide.region, spacingMm / 2)
@@ -25,11 +28,11 @@ function rings(guide: ShapeGuide, spacingMm: number, shortestMm: number): Measur
       if (!ring) continue
       // A ring whose two sides all but touch is a part row as well.
       const thin = (2 * areaOf(ring.points)) / ring.length < 0.25 * spacingMm
-      if (ring.length >= 3.5 * shortestMm && !thin) rows.push(ring)
+      if (ring.length >= FEWEST_ROUND * bentMm && !thin) rows.push(ring)
       else {
         const middle = acrossRing(ring)
         const filled = middle && middles.some((part) => nearestPlace(part, placeAt(middle, middle.length / 2).at).distance < 0.6 * spacingMm)
-        if (middle && !filled && middle.length >= 0.5 * shortestMm) {
+        if (middle && !filled && middle.length >= 0.5 * bentMm) {
           rows.push(middle)
           middles.push(middle)
         }

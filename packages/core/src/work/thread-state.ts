@@ -16,6 +16,8 @@ import { windUp } from './wrap-rule.ts'
 
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
 const PIERCED_MM = 0.5
+/** The thread has not left its hole. */
+const HERE_MM = 1e-6
 /** The thread wound round the needle, to be drawn through. */
 interface Winding {
   readonly turns: number
@@ -108,7 +110,9 @@ export class ThreadState {
     if (!way) throw new MoveError('move.already-behind')
     const from = this.lastHole
     const hole = this.log.makeHole(at, 'down', context, this.settings)
-    if (this.log.sameHole(from, hole) && way.length === 1 && !how.loose && !this.winding) {
+    // A labelled leg that has slid under something begins the way anew, away from its hole: it is held there.
+    const atItsHole = way.length === 1 && distance(way[0] as Point, this.log.holes[from] as Point) < HERE_MM
+    if (this.log.sameHole(from, hole) && atItsHole && !how.loose && !this.winding) {
       this.fault('pulled-through', at, context, 'move.down-same-hole')
     }
     if (how.split) this.part(how.split, at, context)

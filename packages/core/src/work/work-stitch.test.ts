@@ -266,3 +266,19 @@ describe('a thread that is to be split', () => {
     expect(beside.ok ? '' : sentenceOf(beside.problems)).toContain('the hole lies 1.6 mm beside "st", so the needle would not split it')
   })
 })
+
+describe('a leg that has a label of its own', () => {
+  const held = (moves: Partial<StitchDocument>) => workStitch(request(stitch(moves), line('M 0 0 L 20 0')))
+  const row = { name: 'row', place: along, repeat: [{ up: [0, 0] }, { down: ['L/2', 0], as: 'st' }] } as const
+
+  it('slid under a thread and back into its own hole is held there: it would not pull out', () => {
+    const whip = { name: 'whip', place: { times: 1 }, repeat: [{ up: [0, 3] }, { under: ['st[k]'], as: 'leg' }, { down: [0, 3] }] } as const
+    const worked = held({ passes: [row, whip] })
+    expect(worked.ok ? '' : sentenceOf(worked.problems)).toBe('')
+  })
+
+  it('up and down in one hole with nothing between would, and is refused', () => {
+    const worked = held({ passes: [{ name: 'row', place: along, repeat: [{ up: [0, 0] }, { down: [0, 0] }] }] })
+    expect(worked.ok ? '' : sentenceOf(worked.problems)).toMatch(/down the very hole it came up by, so the stitch would pull out/)
+  })
+})

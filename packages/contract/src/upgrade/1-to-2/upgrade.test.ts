@@ -39,8 +39,8 @@ const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[
     // Out and back, warps and weaving: repeats of the one pass no longer thin out the motions of the other.
     w15: ['difficulty'],
     w19: ['difficulty'],
-    // Its spokes lie fast: only what is woven round pins is woven with nothing fixed.
-    w18: ['difficulty', 'minutes'],
+    // Its spokes lie fast: only what is woven round pins is woven with nothing fixed. Its rows lie round, not straight from spoke to spoke.
+    w18: ['difficulty', 'minutes', 'threadMm'],
   },
   exported: {
     a: TWO_THREADS,

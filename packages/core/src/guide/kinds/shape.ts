@@ -1,9 +1,10 @@
 /** A closed shape, with the directions its stitches lie in, a vein, and holes that stay free. */
-import { error, failure, type Result, success } from '../../base/index.ts'
-import { areaOf, boxOf, isInRegion, type MeasuredPath, parsePath, type Point } from '../../geometry/index.ts'
+import { error, failure, mm, type Result, success } from '../../base/index.ts'
+import { areaOf, boxOf, crossesItself, isInRegion, type MeasuredPath, parsePath, type Point } from '../../geometry/index.ts'
 import { carryPath, noSuchPart } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
+import { NARROWEST_BAND_MM } from '../limits.ts'
 import type { GuideOf, GuidePart, ReadGuide } from '../types.ts'
 
 export const shape: GuideTools<'shape'> = {
@@ -38,8 +39,12 @@ function readShape(guide: GuideOf<'shape'>): Result<ReadGuide> {
   const outline = parsePath(guide.path)
   if (!outline.ok) return outline
   if (!outline.value.closed) return failure(error('guide.open-shape', ['path']))
+  if (crossesItself(outline.value)) return failure(error('guide.crosses-itself', ['path']))
   const areaMm2 = areaOf(outline.value.points)
   if (areaMm2 < 1) return failure(error('guide.too-small', ['path'], { areaMm2 }))
+  // Of a long thin shape twice its area over its outline is its width.
+  const widthMm = (2 * areaMm2) / outline.value.length
+  if (widthMm < NARROWEST_BAND_MM) return failure(error('guide.sliver', ['path'], { width: mm(widthMm), least: mm(NARROWEST_BAND_MM) }))
   const holes: (readonly Point[])[] = []
   for (const [index, data] of (guide.holes ?? []).entries()) {
     const hole = parsePath(data)

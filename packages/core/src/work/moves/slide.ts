@@ -1,5 +1,5 @@
 /** Sliding under threads on the front, or passing over them, without entering the cloth. */
-import { dot, leftOf, type Point, type Point3 } from '../../geometry/index.ts'
+import { cross, dot, leftOf, length, type Point, type Point3, subtract } from '../../geometry/index.ts'
 import type { OverMove, UnderMove } from '../../notation/index.ts'
 import type { CompiledSlide } from '../compiled.ts'
 import { nearestOnThread, type PassedThread, placeOnThread, wayPast } from '../pass-rule.ts'
@@ -44,7 +44,8 @@ function slide(move: CompiledSlide<'under' | 'over'>, hand: Hand): void {
     advanceMm: hand.advanceMm * Math.hypot(next.x - here.at.x, next.y - here.at.y),
   }
   const context = hand.context(move, here.direction)
-  slidePast(thread, move.kind, move.references.map(hand.reference), how, here.at, context)
+  const centre = hand.guide.kind === 'line' ? (hand.guide.centre ?? null) : null
+  slidePast(thread, move.kind, move.references.map(hand.reference), how, { near: here.at, centre }, context)
 }
 
 interface SlideHow {
@@ -60,7 +61,7 @@ function slidePast(
   kind: 'under' | 'over',
   references: readonly ThreadReference[],
   how: SlideHow,
-  near: Point,
+  { near, centre }: { readonly near: Point; readonly centre: Point | null },
   context: MoveContext,
 ): void {
   const way = thread.inFront('move.nothing-to-slide')
@@ -90,6 +91,7 @@ function slidePast(
   })
   if (way.length > 1 && (past.slantBack.x !== 0 || past.slantBack.y !== 0))
     way[way.length - 1] = { ...before, x: before.x + past.slantBack.x, y: before.y + past.slantBack.y }
+  if (centre && slid.at && references.length === 1) way.push(...roundAbout(centre, slid.at, lead.at))
   if (how.hitch) {
     const [entry, exit] = [past.through[0] as Point3, past.through[past.through.length - 1] as Point3]
     const { diameterMm, lineWidthMm } = settings
@@ -109,6 +111,24 @@ function slidePast(
   thread.surface(kind, lead.at, context, { from: fromSide, hitch: how.hitch, labels: references.map((one) => one.label) })
   if (context.label !== null && references[0]?.label !== undefined) thread.cutWay(context)
 }
+
+/** Rows of weaving are pressed against each other until they lie round, not straight from spoke to spoke. */
+function roundAbout(centre: Point, from: Point, to: Point): Point3[] {
+  const [a, b] = [subtract(from, centre), subtract(to, centre)]
+  const [near, far] = [length(a), length(b)]
+  const turn = Math.atan2(cross(a, b), dot(a, b))
+  if (near < LEAST_ROUND_MM || far < LEAST_ROUND_MM || Math.abs(turn) > MOST_ROUND_RAD || Math.abs(turn) < LEAST_ROUND_RAD) return []
+  const begin = Math.atan2(a.y, a.x)
+  return [1 / 3, 2 / 3].map((share) => {
+    const radius = near + (far - near) * share
+    return { x: centre.x + radius * Math.cos(begin + turn * share), y: centre.y + radius * Math.sin(begin + turn * share), z: 0 }
+  })
+}
+
+/** In the very middle, and from one side to the other, the thread goes straight. */
+const LEAST_ROUND_MM = 0.8
+const LEAST_ROUND_RAD = 0.35
+const MOST_ROUND_RAD = 1.7
 
 function leadOf(reference: ThreadReference, segment: Segment, at: number, near: Point): PassedThread {
   return reference.nearest && reference.at === null ? nearestOnThread(segment.points, near) : placeOnThread(segment.points, reference.at ?? at)
