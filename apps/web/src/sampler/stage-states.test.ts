@@ -1,0 +1,80 @@
+/** What each stage says it lacks, from the document and what was worked of it. */
+import { sixThursdays } from '@lemmata/contract/demo'
+import { workSampler } from '@lemmata/core/exercise'
+import { applyOperation, newSampler, type Operation, type Sampler } from '@lemmata/core/sampler'
+import { describe, expect, it } from 'vitest'
+import type { WorkedInPage } from '../compute/use-worked.ts'
+import { stageStates } from './stage-states.ts'
+
+const demo = sixThursdays('2026-12-03')
+const after = (...operations: Operation[]): Sampler =>
+  operations.reduce((sampler, operation) => {
+    const applied = applyOperation(sampler, operation)
+    if (!applied.ok) throw new Error(applied.problems[0]?.code)
+    return applied.value
+  }, demo)
+
+function states(sampler: Sampler, more: Partial<WorkedInPage> = {}, printed: number | null = null) {
+  const { results, done } = workSampler(sampler)
+  const all = stageStates(sampler, { results, done, busy: false, complete: true, failed: null, ...more }, 5, printed)
+  return new Map(all.map((one) => [one.id, one] as const))
+}
+
+describe('the stages', () => {
+  it('of a finished sampler lack nothing but the paper', () => {
+    const all = states(demo)
+    expect([...all.values()].map((one) => [one.name, one.words])).toEqual([
+      ['Brief', '10 learners'],
+      ['Stitches', '8 exercises'],
+      ['Order', 'no broken rule'],
+      ['Cloth', 'all inside'],
+      ['Thread', 'all assigned'],
+      ['Sheets', 'not printed'],
+    ])
+    expect([...all.values()].filter((one) => !one.complete).map((one) => one.id)).toEqual(['sheets'])
+  })
+
+  it('of an empty one say where to begin', () => {
+    const all = states(newSampler('Empty'))
+    expect(all.get('stitches')?.words).toBe('choose the first')
+    for (const id of ['order', 'cloth', 'thread'] as const) expect(all.get(id)).toMatchObject({ words: 'nothing yet', complete: false, wrong: 0 })
+  })
+
+  it('name the one that reaches outside, and count several', () => {
+    const guides = demo.drawing.guides.map((one) => one.id)
+    const away = (ids: readonly string[]): Operation => ({ kind: 'transform-guides', ids, matrix: [1, 0, 0, 1, 70, 0] })
+    expect(states(after(away(guides.slice(0, 1)))).get('cloth')).toMatchObject({ words: 'Steady rain reaches outside', wrong: 1, complete: false })
+    expect(states(after(away(guides.slice(0, 3)))).get('cloth')).toMatchObject({ words: '3 reach outside', wrong: 3 })
+  })
+
+  it('count what cannot be worked before what lies outside, and a thread that is not there under Thread', () => {
+    const broken: Sampler = { ...demo, exercises: demo.exercises.map((one, index) => (index < 2 ? { ...one, stitch: 'no-such-stitch' } : one)) }
+    expect(states(broken).get('cloth')).toMatchObject({ words: '2 cannot be worked', wrong: 2 })
+    expect(states(broken).get('thread')).toMatchObject({ words: '2 to look at', complete: false })
+  })
+
+  it('count a needle that does not serve, chosen by the teacher or by nobody', () => {
+    const thick: Operation = { kind: 'assign', id: 'e1', role: 'main', set: { strands: 6, needle: { kind: 'embroidery', size: 10 } } }
+    expect(states(after(thick)).get('thread')).toMatchObject({ words: '1 to look at', wrong: 1 })
+  })
+
+  it('say nothing of what has not been worked', () => {
+    const all = states(demo, { results: new Map(), done: [], complete: false, failed: 'The stitches could not be worked.' })
+    expect(all.get('cloth')?.complete).toBe(false)
+    expect(all.get('thread')).toMatchObject({ words: 'not worked', complete: false })
+  })
+
+  it('count broken rules', () => {
+    const [first, second, third] = demo.lessons.map((lesson) => lesson.id)
+    const late: Operation = { kind: 'change-exercise', id: 'e1', set: { pins: { last: true } } }
+    expect(first && second && third).toBeTruthy()
+    const order = states(after(late)).get('order')
+    expect(order?.complete).toBe(false)
+    expect(order?.words).toMatch(/^\d+ broken rules$/)
+  })
+
+  it('know paper that is as the sampler is from paper that is older', () => {
+    expect(states(demo, {}, 5).get('sheets')).toMatchObject({ words: 'printed', complete: true })
+    expect(states(demo, {}, 4).get('sheets')).toMatchObject({ words: 'changed since', complete: false })
+  })
+})

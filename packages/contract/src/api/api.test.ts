@@ -1,0 +1,60 @@
+/** Requests as they arrive: what is read, what is refused, and in which words. */
+import { randomUUID } from 'node:crypto'
+import { describe, expect, it } from 'vitest'
+import { changePassword, makeAccount, makeClass, makeSampler, sendOperations, sheetRequest, signIn } from './api.ts'
+
+const sentence = (result: { readonly success: boolean; readonly error?: { readonly issues: readonly { readonly message: string }[] } | undefined }): string =>
+  result.success ? '' : (result.error?.issues[0]?.message ?? '')
+
+describe('accounts', () => {
+  it('an address is kept in small letters and without spaces round it', () => {
+    expect(signIn.parse({ email: '  Ada@Example.ORG ', password: 'x' }).email).toBe('ada@example.org')
+  })
+
+  it.each(['ada', 'ada@', '@example.org', 'ada@example', 'ada lovelace@example.org', `${'a'.repeat(200)}@example.org`])('%s is no address', (email) => {
+    expect(makeAccount.safeParse({ email, name: 'Ada', password: 'needle and thread' }).success).toBe(false)
+  })
+
+  it('a password of nine characters is refused with what makes a good one; the present one may be of any length', () => {
+    expect(sentence(makeAccount.safeParse({ email: 'ada@example.org', name: 'Ada', password: '123456789' }))).toMatch(/at least 10 characters; a few words/)
+    expect(makeAccount.safeParse({ email: 'ada@example.org', name: 'Ada', password: '1234567890' }).success).toBe(true)
+    expect(changePassword.safeParse({ current: 'x', next: 'needle and thread' }).success).toBe(true)
+    expect(sentence(changePassword.safeParse({ current: '', next: 'needle and thread' }))).toBe('type your present password')
+    expect(signIn.safeParse({ email: 'ada@example.org', password: 'x'.repeat(201) }).success).toBe(false)
+  })
+})
+
+describe('documents', () => {
+  it('a sampler is made of a name, or of a document that is looked at later', () => {
+    expect(makeSampler.parse({ name: ' Fog ' })).toEqual({ name: expect.stringMatching(/Fog/) })
+    expect(makeSampler.parse({ document: { anything: true } })).toEqual({ document: { anything: true } })
+    expect(makeSampler.safeParse({ name: 'x'.repeat(1000) }).success && 'name' in makeSampler.parse({ name: 'x'.repeat(1000) })).toBe(false)
+  })
+
+  it('a class belongs to a sampler', () => {
+    expect(makeClass.safeParse({ name: 'Thursdays', sampler: randomUUID() }).success).toBe(true)
+    expect(makeClass.safeParse({ name: 'Thursdays', sampler: 'mine' }).success).toBe(false)
+    expect(makeClass.safeParse({ document: {} }).success).toBe(false)
+  })
+
+  it('operations come with ids, at least one and at most five hundred, on a version that there can be', () => {
+    const some = (count: number) => Array.from({ length: count }, () => ({ id: randomUUID(), operation: { kind: 'rename', name: 'x' } }))
+    expect(sendOperations.safeParse({ baseVersion: 1, operations: some(500) }).success).toBe(true)
+    expect(sendOperations.safeParse({ baseVersion: 1, operations: some(501) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseVersion: 1, operations: [] }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseVersion: 0, operations: some(1) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseVersion: 1.5, operations: some(1) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseVersion: 1, operations: [{ id: 'op1', operation: {} }] }).success).toBe(false)
+  })
+})
+
+describe('a sheet', () => {
+  it('is A4 unless it is said, for whose hand it is asked', () => {
+    expect(sheetRequest.parse({})).toEqual({ page: 'a4' })
+    expect(sheetRequest.parse({ page: 'letter', hand: 'left', lesson: 'l1' })).toEqual({ page: 'letter', hand: 'left', lesson: 'l1' })
+  })
+
+  it.each([[{ page: 'a5' }], [{ hand: 'both' }], [{ class: 'mine' }], [{ lesson: 'x'.repeat(61) }]])('%j is refused', (given) => {
+    expect(sheetRequest.safeParse(given).success).toBe(false)
+  })
+})
