@@ -8,7 +8,7 @@ const pure = [
 ]
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**', '**/*.mjs', '**/*.cjs', 'eslint.config.js', 'apps/web/vite.config.ts'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.stryker-tmp/**', 'test-results/**', '**/*.mjs', '**/*.cjs', 'eslint.config.js', 'apps/web/vite.config.ts'] },
   ...tseslint.configs.recommendedTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: { allowDefaultProject: ['*.ts'] }, tsconfigRootDir: import.meta.dirname } },
@@ -20,6 +20,8 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/unbound-method': 'off',
       eqeqeq: 'error',
+      // A module longer than this has two purposes.
+      'max-lines': ['error', 350],
     },
   },
   {
@@ -35,6 +37,7 @@ export default tseslint.config(
   {
     files: ['**/*.test.ts', '**/testing/*.ts', 'e2e/**/*.ts'],
     rules: {
+      'max-lines': ['error', 600],
       '@typescript-eslint/no-unsafe-call': 'off',
       '@typescript-eslint/no-unsafe-return': 'off',
       '@typescript-eslint/no-unsafe-assignment': 'off',

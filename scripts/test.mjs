@@ -20,6 +20,7 @@ try {
   await check('Types', 'scripts/typecheck.mjs')
   await check('Lint', 'node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0')
   await check('Layers', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config', '.dependency-cruiser.cjs', 'packages', 'apps')
+  await check('Shares of tests', 'scripts/shares.mjs')
   await check('Format', 'node_modules/@biomejs/biome/bin/biome', 'format', '.')
   await suite(
     'Units, properties and server',
