@@ -73,6 +73,8 @@ export interface Demonstration {
 
 /** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
 const FEWEST_ADVANCES = 3.4
+/** Longer, single stitches would no longer be seen. */
+const LONGEST_SHOWN_MM = 60
 /** A line long enough to learn the advance from: the fit does not change what was asked for. */
 const TRY_MM = 20
 /** The area of the shape on which a fill is shown. */
@@ -107,7 +109,13 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
   if (document.guide.includes('band')) {
     const practice = document.practice?.kind === 'band' ? document.practice : { kind: 'band' as const, lengthMm: 40, widthMm: 8 }
     const advance = workStitchAdvance(request, { ...practice, lengthMm: 60 })
-    return onPractice({ ...practice, lengthMm: advance * 3.4 })
+    // A stitch with a long beginning needs more of the band before it has returned.
+    for (let advances = FEWEST_ADVANCES; advances * advance < LONGEST_SHOWN_MM; advances *= 1.25) {
+      const guide = onPractice({ ...practice, lengthMm: advance * advances })
+      const worked = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
+      if (guide && worked?.ok && hasReturned(worked.value)) return guide
+    }
+    return onPractice({ ...practice, lengthMm: advance * FEWEST_ADVANCES })
   }
   if (document.guide.includes('ring')) return onPractice(document.practice ?? { kind: 'ring', radiusMm: 6 })
   if (document.guide.includes('square'))
@@ -137,6 +145,11 @@ function shortGuide(request: DemonstrationRequest): ReadGuide | null {
 function onPractice(practice: PracticeGuide): ReadGuide | null {
   const read = readGuide(practiceGuide(practice, 0, 0, 200))
   return read.ok ? read.value : null
+}
+
+/** Its moves have been made twice over. */
+function hasReturned({ holes }: WorkedStitch): boolean {
+  return new Set(holes.flatMap(({ made }) => (made.block === 'repeat' ? [made.repeat] : []))).size >= 2
 }
 
 /** The advance of a band stitch, learned by working it once. */
