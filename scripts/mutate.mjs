@@ -1,6 +1,6 @@
 /**
  * `npm run mutate [-- FILE ...]`: breaks the code in every small way a tool knows and sees whether a test fails. Minutes a file, so
- * it is no part of `npm test`; without a file it takes the sample whose score stands in docs/how-it-is-built.md.
+ * it is no part of `npm test`; without a file it takes a sample, which takes the better part of an hour.
  */
 import { spawnSync } from 'node:child_process'
 import { dirname, join } from 'node:path'
