@@ -8,7 +8,19 @@ const pure = [
 ]
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.stryker-tmp/**', 'test-results/**', '**/*.mjs', '**/*.cjs', 'eslint.config.js', 'apps/web/vite.config.ts'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.data/**',
+      '.stryker-tmp/**',
+      'test-results/**',
+      '**/*.mjs',
+      '**/*.cjs',
+      'eslint.config.js',
+      'apps/web/vite.config.ts',
+    ],
+  },
   ...tseslint.configs.recommendedTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: { allowDefaultProject: ['*.ts'] }, tsconfigRootDir: import.meta.dirname } },

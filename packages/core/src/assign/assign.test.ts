@@ -7,7 +7,7 @@ import { problemInWords, toldInWords } from '../words/index.ts'
 import { strandsInWords, surroundingsOf, wordForRole } from './index.ts'
 
 const line: Guide = { kind: 'line', path: 'M 20 60 L 90 60' }
-const thread = (id: string, name: string, hex: string, kind = 'stranded-cotton'): SamplerThread => ({ id, kind, colour: { name, hex } }) as SamplerThread
+const thread = (id: string, name: string, hex: string, kind = 'stranded-cotton'): SamplerThread => ({ id, kind, colour: { name, hex } })
 const THREADS = [thread('a', 'Slate', '#4a5a6a'), thread('b', 'Mist', '#f2eee2'), thread('c', 'Rust', '#9a4a2a')]
 const sampler: Sampler = { ...newSampler('Assign'), threads: THREADS }
 
@@ -116,10 +116,7 @@ describe('the stitch', () => {
   it('that is not in the library, has no such variant, or no such thread, is said', () => {
     expect(refused({ stitch: 'nowhere' })).toMatch(/^There is no stitch called "nowhere"/)
     expect(refused({ stitch: 'back-stitch', variant: 'upside-down' })).toMatch(/^Back stitch has no variant "upside-down". It has /)
-    const worked = workAlone(
-      { id: 'e', name: 'x', stitch: 'back-stitch', guide: line, materials: { lacing: { strands: 2 } } } as ShortExercise,
-      surroundingsOf(sampler),
-    )
+    const worked = workAlone({ id: 'e', name: 'x', stitch: 'back-stitch', guide: line, materials: { lacing: { strands: 2 } } }, surroundingsOf(sampler))
     expect(worked.ok && sentenceOf(worked.value.problems.find((one) => one.code === 'assign.no-role'))).toBe(
       'Back stitch has no thread called "lacing"; it has "main". What is chosen for it is not used.',
     )

@@ -55,27 +55,23 @@ describe('any history of a class', () => {
   const single = fc.oneof(
     fc.tuple(id, fc.nat(4)).map(([one, at]) => add(one, at)),
     id.map((one): ClassOperation => ({ kind: 'remove-learner', id: one })),
-    fc
-      .tuple(id, fc.constantFrom('left', 'right', undefined), fc.boolean())
-      .map(
-        ([one, hand, settled]): ClassOperation => ({
-          kind: 'change-learner',
-          id: one,
-          set: hand ? { hand, settled } : { name: 'Other' },
-          ...(hand ? {} : { clear: ['hand'] }),
-        }),
-      ),
-    fc
-      .tuple(id, exercise, fc.nat({ max: 6 }), fc.boolean())
-      .map(
-        ([one, on, strands, clears]): ClassOperation => ({
-          kind: 'choose',
-          learner: one,
-          exercise: on,
-          set: clears ? {} : { strands },
-          ...(clears ? { clear: ['strands', 'thread'] } : {}),
-        }),
-      ),
+    fc.tuple(id, fc.constantFrom('left', 'right', undefined), fc.boolean()).map(
+      ([one, hand, settled]): ClassOperation => ({
+        kind: 'change-learner',
+        id: one,
+        set: hand ? { hand, settled } : { name: 'Other' },
+        ...(hand ? {} : { clear: ['hand'] }),
+      }),
+    ),
+    fc.tuple(id, exercise, fc.nat({ max: 6 }), fc.boolean()).map(
+      ([one, on, strands, clears]): ClassOperation => ({
+        kind: 'choose',
+        learner: one,
+        exercise: on,
+        set: clears ? {} : { strands },
+        ...(clears ? { clear: ['strands', 'thread'] } : {}),
+      }),
+    ),
     fc.string({ minLength: 1, maxLength: 8 }).map((name): ClassOperation => ({ kind: 'rename-class', name })),
   )
   const any = fc.oneof(

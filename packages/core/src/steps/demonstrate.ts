@@ -3,8 +3,8 @@
  * draw. Everything comes from working the stitch; a left-hander's demonstration is its exact reflection.
  */
 import { failure, type Result, success } from '../base/index.ts'
-import { lengthOf, measurePath, type Point, type Point3, splineThrough } from '../geometry/index.ts'
-import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
+import { lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import type { ReadGuide } from '../guide/index.ts'
 import { cycleOf, MAIN_ROLE, rolesOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
 import {
   cutUnders,
@@ -17,6 +17,7 @@ import {
   type WorkedStitch,
   workStitch,
 } from '../work/index.ts'
+import { shortGuide } from './short-guide.ts'
 import { surfaceSentence, sentenceFor } from './words.ts'
 
 export type Hand = 'right' | 'left'
@@ -71,17 +72,6 @@ export interface Demonstration {
   readonly advanceMm: number
 }
 
-/** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
-const FEWEST_ADVANCES = 3.4
-/** Longer, single stitches would no longer be seen. */
-const LONGEST_SHOWN_MM = 60
-/** A line long enough to learn the advance from: the fit does not change what was asked for. */
-const TRY_MM = 20
-/** The area of the shape on which a fill is shown. */
-const SHOWN_MM2 = 80
-/** Rows of a line stitch show themselves in a smaller one: the outer row and the next. */
-const SHOWN_ROWS_MM2 = 36
-
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
   const guide = request.guide ?? shortGuide(request)
   if (!guide) return failure()
@@ -90,81 +80,6 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
   const worked = workStitch(work)
   if (!worked.ok) return worked
   return success(describe(request, guide, worked.value))
-}
-
-function shortGuide(request: DemonstrationRequest): ReadGuide | null {
-  const { document, parameters, materials } = request
-  if (document.guide.includes('line')) {
-    // Worked once on any line to learn the advance, then on the shortest that shows the stitch returning.
-    const tryOut = onLine(TRY_MM)
-    const worked = tryOut && workStitch({ document, guide: tryOut, parameters, materials, leftHand: false })
-    if (!worked?.ok) return tryOut
-    for (let advances = FEWEST_ADVANCES; advances < FEWEST_ADVANCES + 4; advances += 1) {
-      const guide = onLine(worked.value.fitted.askedMm * advances)
-      const again = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
-      if (again?.ok && again.value.repeats >= 3) return guide
-    }
-    return tryOut
-  }
-  if (document.guide.includes('band')) {
-    const practice = document.practice?.kind === 'band' ? document.practice : { kind: 'band' as const, lengthMm: 40, widthMm: 8 }
-    const advance = workStitchAdvance(request, { ...practice, lengthMm: 60 })
-    // A stitch with a long beginning needs more of the band before it has returned.
-    for (let advances = FEWEST_ADVANCES; advances * advance < LONGEST_SHOWN_MM; advances *= 1.25) {
-      const guide = onPractice({ ...practice, lengthMm: advance * advances })
-      const worked = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
-      if (guide && worked?.ok && hasReturned(worked.value)) return guide
-    }
-    return onPractice({ ...practice, lengthMm: advance * FEWEST_ADVANCES })
-  }
-  if (document.guide.includes('ring')) return onPractice(document.practice ?? { kind: 'ring', radiusMm: 6 })
-  if (document.guide.includes('square'))
-    return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
-  if (document.guide.includes('shape')) {
-    const practice = document.practice?.kind === 'shape' ? document.practice : { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
-    // Small enough that its stitches are seen one by one, and worked within a frame.
-    const inRows = document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows)
-    const small = Math.min(1, Math.sqrt((inRows ? SHOWN_ROWS_MM2 : SHOWN_MM2) / (practice.widthMm * practice.heightMm)))
-    const read = readGuide(practiceGuide({ ...practice, widthMm: practice.widthMm * small, heightMm: practice.heightMm * small }, 0, 0, 40))
-    return read.ok ? read.value : null
-  }
-  if (document.guide.includes('grid'))
-    return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
-  if (document.guide.includes('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
-  const apart = Math.max(6, materials.D * 8)
-  return {
-    kind: 'spots',
-    at: [
-      { x: 0, y: 0 },
-      { x: apart, y: 0 },
-    ],
-    turns: [0, 0],
-  }
-}
-
-function onPractice(practice: PracticeGuide): ReadGuide | null {
-  const read = readGuide(practiceGuide(practice, 0, 0, 200))
-  return read.ok ? read.value : null
-}
-
-/** Its moves have been made twice over. */
-function hasReturned({ holes }: WorkedStitch): boolean {
-  return new Set(holes.flatMap(({ made }) => (made.block === 'repeat' ? [made.repeat] : []))).size >= 2
-}
-
-/** The advance of a band stitch, learned by working it once. */
-function workStitchAdvance({ document, parameters, materials }: DemonstrationRequest, practice: PracticeGuide): number {
-  const guide = onPractice(practice)
-  const worked = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
-  return worked?.ok ? worked.value.fitted.askedMm : 10
-}
-
-function onLine(lengthMm: number): ReadGuide | null {
-  const path = measurePath([
-    { x: 0, y: 0 },
-    { x: lengthMm, y: 0 },
-  ])
-  return path ? { kind: 'line', path } : null
 }
 
 /** In a fill the first stitches of each pass say everything: later ones only say "again". */
