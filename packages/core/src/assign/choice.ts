@@ -8,7 +8,7 @@ export interface Choice<T> {
   readonly reason: Told
 }
 
-const GIVEN: Told = { code: 'choice.given', figures: {} }
+export const GIVEN: Told = { code: 'choice.given', figures: {} }
 
 export function given<T>(value: T): Choice<T> {
   return { value, chosen: false, reason: GIVEN }

@@ -26,7 +26,7 @@ import {
   type ThreadRole,
 } from '../notation/index.ts'
 import type { NeedleChoice } from '../sampler/index.ts'
-import type { Choice } from './choice.ts'
+import { type Choice, GIVEN } from './choice.ts'
 
 export interface NeedleQuestion {
   readonly document: StitchDocument
@@ -68,7 +68,7 @@ export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
       fit?.verdict === 'no'
         ? [caution('assign.needle', path, { reason: fit.reason, ...(best.verdict === 'no' ? {} : { better: nameNeedle(best.needle) }) })]
         : []
-    return success({ needle: { value: named, chosen: false, reason: fit?.reason ?? { code: 'choice.given', figures: {} } }, needles, problems })
+    return success({ needle: { value: named, chosen: false, reason: fit?.reason ?? GIVEN }, needles, problems })
   }
   const problems: Problem[] = []
   if (best.verdict === 'no')

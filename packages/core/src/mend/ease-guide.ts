@@ -1,4 +1,5 @@
 /** Mends of the guide itself: legs evened so that stitches fit them, a curve eased by drawing it larger. mm. */
+import { roundTo } from '../base/index.ts'
 import { type WorkedExercise, workSampler } from '../exercise/index.ts'
 import { boxOf, distance, type Point, scaleAbout } from '../geometry/index.ts'
 import { applyOperation, type Exercise, type GuideDrawing, type Operation, type Sampler } from '../sampler/index.ts'
@@ -37,7 +38,7 @@ export function evenLegs(exercise: Exercise, done: WorkedExercise | null, { draw
     evened.push({ x: last.x + (to.x - from.x) * share, y: last.y + (to.y - from.y) * share })
   }
   if (evened.some((at, index) => distance(at, path.points[index] as Point) > MOST_MOVED_MM)) return null
-  const data = evened.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'} ${hundredth(x)} ${hundredth(y)}`).join(' ')
+  const data = evened.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'} ${roundTo(x, 2)} ${roundTo(y, 2)}`).join(' ')
   return { kind: 'change-guide', id: drawn.id, set: { guide: { ...drawn.guide, path: data } } }
 }
 
@@ -63,8 +64,4 @@ export function largerCurve(
     if (result?.ok && !result.value.problems.some((problem) => problem.code === 'exercise.tight-curve')) return { operation, percent }
   }
   return null
-}
-
-function hundredth(value: number): number {
-  return Math.round(value * 100) / 100
 }

@@ -1,5 +1,5 @@
 /** Problems and reasons in words: the tables of all rooms, told in the reader's unit. */
-import { type Problem, type ProblemPath, type Sentences, tell, type Told } from '../base/index.ts'
+import { type Problem, type Sentences, tell, type Told } from '../base/index.ts'
 import { ASSIGN_SENTENCES } from '../assign/index.ts'
 import { CLASSES_SENTENCES } from '../classes/index.ts'
 import { EXERCISE_SENTENCES } from '../exercise/index.ts'
@@ -42,12 +42,8 @@ export function toldInWords(told: Told, { unit = 'mm', more }: Telling = {}): st
 /** A problem as a sentence, with what it is about before it. */
 export function problemInWords(problem: Told & Pick<Problem, 'about'>, telling: Telling = {}): string {
   const sentence = toldInWords(problem, telling)
-  const about = (problem.about ?? []).map((one) => (typeof one === 'string' ? one : 'path' in one ? placeInWords(one.path) : `repeat ${one.repeat}`))
+  const about = (problem.about ?? []).map((one) => (typeof one === 'string' ? one : 'path' in one ? where(one.path) : `repeat ${one.repeat}`))
   return about.length === 0 ? sentence : `${about.join(', ')}: ${sentence}`
-}
-
-function placeInWords(path: ProblemPath): string {
-  return where(path)
 }
 
 /** At most two decimals, in inches three where two would say nothing; no sixteenths, which are for a ruler. */
