@@ -64,6 +64,7 @@ describe('thread that lies free', () => {
 
   it('is held where it is tied down: couching, Romanian, a lattice', () => {
     expect(caution({ stitch: 'couching-stitch', guide: { kind: 'line', path: 'M 0 50 L 80 50' } }, 'exercise.snags')).toBe('')
+    expect(caution({ stitch: 'couching-stitch', guide: { kind: 'line', path: 'M 0 50 C 20 20 60 20 80 50' } }, 'exercise.snags')).toBe('')
     expect(caution({ stitch: 'laid-lattice', guide: box(30, 30) }, 'exercise.snags')).toBe('')
     // Sixteen millimetres tied in the middle lie free for eight.
     expect(caution({ stitch: 'romanian-stitch', guide: { kind: 'band', path: 'M 0 50 L 40 50', widthMm: 16 } }, 'exercise.snags')).toBe('')

@@ -61,9 +61,11 @@ interface Chord {
   readonly isStraight: boolean
 }
 
-function chordOf({ points, kind }: Segment): Chord {
+/** A thread laid along a curve is not its chord: what ties it down does not cross the chord, so it is not judged by it. */
+function chordOf({ points, kind, lengthMm }: Segment): Chord {
   const [a, b] = [points[0] as Point, points[points.length - 1] as Point]
-  return { a, b, long: distance(a, b), isStraight: kind === 'straight' }
+  const long = distance(a, b)
+  return { a, b, long, isStraight: kind === 'straight' && lengthMm <= long * 1.001 }
 }
 
 /** The longest stretch of a chord between places where others cross it. */
