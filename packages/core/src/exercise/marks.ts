@@ -66,10 +66,7 @@ function gridLines(grid: Extract<ReadGuide, { kind: 'grid' }>): Mark[] {
 function linesOf(guide: Extract<ReadGuide, { kind: 'line' }>): Mark[] {
   const { path, width, centre } = guide
   if (width?.kind === 'outline')
-    return [
-      { kind: 'line', points: width.points, closed: true },
-      { kind: 'line', points: path.points, closed: false },
-    ]
+    return [...width.region.map((points): Mark => ({ kind: 'line', points, closed: true })), { kind: 'line', points: path.points, closed: false }]
   if (width?.kind === 'rails') return [width.left, width.right].map((points): Mark => ({ kind: 'line', points, closed: path.closed }))
   if (width?.kind === 'even') {
     const rail = (by: number): Mark => ({

@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import type { Guide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
+import { nearestPlace } from '../geometry/index.ts'
+import { workStitch } from '../work/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { sentenceOf, workAlone } from '../testing/index.ts'
 
@@ -33,20 +35,71 @@ describe.each(fills)('%s', (stitch) => {
 
 describe('a leaf stitch in a crescent', () => {
   it('follows its middle, where the straight way from tip to tip lies outside', () => {
-    for (const stitch of ['closed-fly', 'cretan-stitch']) {
+    for (const stitch of ['closed-fly', 'cretan-stitch', 'fishbone-stitch', 'leaf-stitch', 'satin-leaf']) {
       const worked = work(stitch, CRESCENT)
       if (!worked.ok) throw new Error(sentenceOf(worked.problems))
-      expect(worked.value.pieces[0].outside.share).toBeLessThan(0.01)
-      expect(worked.value.coverage).toBeGreaterThan(0.3)
+      expect(worked.value.pieces[0].outside.share, stitch).toBeLessThan(0.01)
+      expect(worked.value.coverage, stitch).toBeGreaterThan(0.3)
+    }
+  })
+})
+
+describe('an outline that narrows or widens within a stitch', () => {
+  it('is reached by every arm: its width is taken where the point lies, not where its stitch begins', () => {
+    const worked = work('cretan-stitch', LEAF)
+    if (!worked.ok) throw new Error(sentenceOf(worked.problems))
+    const [{ worked: thread, guide }] = worked.value.pieces
+    if (guide.kind !== 'shape') throw new Error('not a shape')
+    const arms = thread.segments.filter((one) => one.label === 'arm')
+    expect(arms.length).toBeGreaterThan(10)
+    // An arm is led to the edge and comes back to the plait: its furthest place lies on the outline.
+    for (const { points } of arms) {
+      const nearest = Math.min(...points.map((at) => nearestPlace(guide.outline, at).distance))
+      expect(nearest).toBeLessThan(0.05)
     }
   })
 })
 
 describe('a hole that is to stay free', () => {
-  it('is crossed by stitches from edge to edge, and that is said with its share and its reach', () => {
-    const worked = work('fishbone-stitch', HOLED)
-    const problem = worked.ok ? worked.value.problems.find((one) => one.code === 'exercise.across-hole') : null
-    expect(sentenceOf(problem)).toMatch(/^Fishbone stitch crosses the hole of this shape: \d+ % of the thread that shows lies over it, by up to \d(\.\d+)? mm/)
+  const pieceOf = (stitch: string, guide: Guide) => {
+    const worked = work(stitch, guide)
+    if (!worked.ok) throw new Error(sentenceOf(worked.problems))
+    return { piece: worked.value.pieces[0], problems: worked.value.problems }
+  }
+  const WHOLE = 'M 60 80 C 75 50 105 50 120 80 C 105 110 75 110 60 80 Z'
+  const ON_VEIN: Guide = { kind: 'shape', path: WHOLE, vein: 'M 60 80 L 120 80', holes: ['M 86 76 L 94 76 L 94 84 L 86 84 Z'] }
+  const BESIDE: Guide = { kind: 'shape', path: WHOLE, vein: 'M 60 80 L 120 80', holes: ['M 86 66 L 94 66 L 94 74 L 86 74 Z'] }
+  const LEAVES = ['fishbone-stitch', 'leaf-stitch', 'satin-leaf', 'closed-fly', 'cretan-stitch']
+
+  it.each(LEAVES)('is kept free by %s, on its vein and beside it', (stitch) => {
+    for (const guide of [ON_VEIN, BESIDE, HOLED]) expect(pieceOf(stitch, guide).piece.outside.share).toBe(0)
+  })
+
+  it.each(LEAVES)('parts the vein: %s is worked up to it and begun again behind it, by either hand', (stitch) => {
+    const { piece } = pieceOf(stitch, ON_VEIN)
+    for (const leftHand of [false, true]) {
+      const worked = workStitch({ ...piece.work, leftHand })
+      if (!worked.ok) throw new Error(sentenceOf(worked.problems))
+      const onVein = worked.value.holes.filter((hole) => Math.abs(hole.y - 80) < 0.01).map((hole) => hole.x)
+      expect(onVein.some((x) => x > 86.1 && x < 93.9)).toBe(false)
+      // The right hand comes from the tip on the left, the left hand from the one on the right.
+      const first = worked.value.holes.slice(0, 5).map((hole) => hole.x)
+      const far = worked.value.holes.slice(-5).map((hole) => hole.x)
+      if (stitch === 'satin-leaf') continue
+      expect(leftHand ? Math.min(...first) > 94 : Math.max(...first) < 86).toBe(true)
+      expect(leftHand ? Math.max(...far) < 86 : Math.min(...far) > 94).toBe(true)
+    }
+  })
+
+  it('leaves bare what lies behind it, and that is said; rows fill it', () => {
+    // Closed fly on the leaf: a band as broad as the hole, 8 mm and the depth of the arms, of 60 mm, at its broadest.
+    const { problems } = pieceOf('closed-fly', ON_VEIN)
+    const bare = problems.find((one) => one.code === 'exercise.bare-behind-hole')
+    expect(sentenceOf(bare)).toMatch(
+      /^Closed fly stitch goes from the vein to the edge, and behind a hole there is no way: about 1[5-9] % of the shape stays bare\./,
+    )
+    expect(pieceOf('split-filling', ON_VEIN).problems.map((one) => one.code)).not.toContain('exercise.bare-behind-hole')
+    expect(pieceOf('closed-fly', { ...ON_VEIN, holes: undefined }).problems).toEqual([])
   })
 
   it('is kept free by satin and by fills of rows', () => {

@@ -19,6 +19,8 @@ export const EXERCISE_SENTENCES: Sentences = {
   'exercise.tolerance': 'A tolerance of {tolerance} cannot be kept. Give one above 0, for example {usual}.',
   'exercise.across-hole': ({ stitch, percent, by }, say) =>
     `${capitalised(say(stitch))} crosses the hole of this shape: ${say(percent)} % of the thread that shows lies over it, by up to ${say(by)}. Choose a stitch that fills by rows, or divide the shape.`,
+  'exercise.bare-behind-hole': ({ stitch, percent }, say) =>
+    `${capitalised(say(stitch))} goes from the vein to the edge, and behind a hole there is no way: about ${say(percent)} % of the shape stays bare. Divide the shape there, or choose a stitch that fills by rows.`,
   'exercise.outside-shape': ({ stitch, percent, by, vein }, say) => {
     const draw = vein === 'drawn' ? 'Draw its vein inside the shape, from tip to tip' : 'Draw a vein inside it, from tip to tip'
     return `${capitalised(say(stitch))} leaves its outline by up to ${say(by)}: ${say(percent)} % of the thread that shows lies outside. ${draw}, or choose a stitch that fills by rows.`

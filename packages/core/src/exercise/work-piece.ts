@@ -3,9 +3,9 @@ import type { Assigned } from '../assign/index.ts'
 import { caution, error, failure, mm, type PieceId, type Problem, type Result, success } from '../base/index.ts'
 import { tightestRadius } from '../geometry/index.ts'
 import { type Guide, guideServes, readGuide, type ReadGuide } from '../guide/index.ts'
-import { measureCoverage, measureOutside, type OutsideShape } from '../measure/index.ts'
+import { measureBare, measureCoverage, measureOutside, type OutsideShape } from '../measure/index.ts'
 import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
-import { followCurve, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
+import { followCurve, followsVein, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
 import { checkLegs, checkLengths, checkSpans } from './check-lengths.ts'
 import { drawMarks, type Mark } from './marks.ts'
 
@@ -50,6 +50,8 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   const problems = [...checkLengths(assigned, guide, worked), ...checkSpans(worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
   const outside = measureOutside(work, worked)
   if (outside.share > OUTSIDE_SAID) problems.push(outsideProblem(assigned, guide, outside))
+  const bare = guide.kind === 'shape' && guide.region.length > 1 && followsVein(document) ? measureBare(work, worked) : 0
+  if (bare > BARE_SAID) problems.push(caution('exercise.bare-behind-hole', ['on'], { stitch: document.name.toLowerCase(), percent: Math.round(bare * 100) }))
   if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))
   return success({
     id: piece.id,
@@ -79,6 +81,8 @@ export function roleThreads({ threads }: Pick<Assigned, 'threads'>): RoleThreads
 
 /** Less than a hundredth of the thread outside its shape is not seen. */
 const OUTSIDE_SAID = 0.01
+/** Less than so much of a shape left bare looks meant. */
+const BARE_SAID = 0.03
 
 function outsideProblem({ document }: Assigned, guide: ReadGuide, { share, mostMm, acrossHole }: OutsideShape): Problem {
   const figures = { stitch: document.name.toLowerCase(), percent: Math.max(1, Math.round(share * 100)), by: mm(mostMm) }

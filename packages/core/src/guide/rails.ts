@@ -3,7 +3,20 @@
  * square to that line, to each rail. mm.
  */
 import { error, failure, type Result, success } from '../base/index.ts'
-import { chordsOfRegion, distance, dot, leftOf, lerp, type MeasuredPath, measurePath, placeAt, type Point, step, thinPath } from '../geometry/index.ts'
+import {
+  chordsOfRegion,
+  distance,
+  dot,
+  leftOf,
+  lerp,
+  type MeasuredPath,
+  measurePath,
+  placeAt,
+  type Point,
+  type Region,
+  step,
+  thinPath,
+} from '../geometry/index.ts'
 import { NARROWEST_BAND_MM } from './limits.ts'
 import type { GuideWidth, ReadGuide } from './types.ts'
 
@@ -67,7 +80,7 @@ export function widthsAt(
   if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
   // Rails begin and end where their middle does: there the way across may just miss them.
   for (const along of width.kind === 'rails' ? [0, PAST_END_MM, -PAST_END_MM] : [0]) {
-    const reach = acrossAt(width.points, place, along)
+    const reach = acrossAt(width.kind === 'rails' ? [width.points] : width.region, place, along)
     if (reach) return reach
   }
   return { left: 0, right: 0 }
@@ -75,10 +88,10 @@ export function widthsAt(
 
 const PAST_END_MM = 0.02
 
-function acrossAt(ring: readonly Point[], { at, direction }: { readonly at: Point; readonly direction: Point }, along: number) {
+function acrossAt(region: Region, { at, direction }: { readonly at: Point; readonly direction: Point }, along: number) {
   const side = leftOf(direction)
   const here = dot(at, side)
-  for (const { a, b } of chordsOfRegion([ring], direction, dot(at, direction) + along)) {
+  for (const { a, b } of chordsOfRegion(region, direction, dot(at, direction) + along)) {
     const [left, right] = [dot(a, side) - here, here - dot(b, side)]
     if (left >= -0.01 && right >= -0.01) return { left: Math.max(0, left), right: Math.max(0, right) }
   }

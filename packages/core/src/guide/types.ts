@@ -54,7 +54,8 @@ export type GuideWidth =
   | { readonly kind: 'even'; readonly halfMm: number }
   /** `points`: both rails as one ring. */
   | { readonly kind: 'rails'; readonly left: readonly Point[]; readonly right: readonly Point[]; readonly points: readonly Point[] }
-  | { readonly kind: 'outline'; readonly points: readonly Point[] }
+  /** `region`: the outline, and the holes that stay free. */
+  | { readonly kind: 'outline'; readonly region: Region }
 
 /** A guide as it is worked: measured, checked, with what a placement needs. Several kinds are worked alike. */
 export type ReadGuide =

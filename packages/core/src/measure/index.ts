@@ -1,7 +1,7 @@
 /** What a worked exercise uses, shows, takes and asks: thread, width, cover, minutes, difficulty. */
 export { addRuns, measureThread, runsOf, SLACK, sumUses, TAILS_MM } from './thread-use.ts'
 export type { ThreadRun, ThreadUse, ThreadUseSettings } from './thread-use.ts'
-export { measureCoverage, measureWidth } from './line-width.ts'
+export { measureBare, measureCoverage, measureWidth } from './line-width.ts'
 export { measureMinutes, SECONDS, secondsOf } from './minutes.ts'
 export type { Minutes } from './minutes.ts'
 export { rateDifficulty, rateStitch, USUAL_WEIGHTS } from './difficulty.ts'

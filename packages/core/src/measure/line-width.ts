@@ -33,3 +33,11 @@ export function measureCoverage(work: StitchWork, worked: WorkedStitch): number 
   for (const segment of worked.segments) if (segment.side === 'front') inFront += segment.lengthMm
   return Math.min(1, inFront / work.guide.path.length)
 }
+
+/** The share of a shape, 0 to 1, that lies further from all thread than one stitch from the next: no stitch has come there. */
+export function measureBare({ guide, materials }: StitchWork, { segments, fitted }: WorkedStitch): number {
+  if (guide.kind !== 'shape') return 0
+  const { W, F } = materials
+  const near = 2 * fitted.pitchMm
+  return 1 - coverOf(guide.region, guide.areaMm2, segments, { W: W + near, F: F + near })
+}

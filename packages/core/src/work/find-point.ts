@@ -2,7 +2,7 @@
 import { leftOf, lerp, type Point, step, subtract, unit } from '../geometry/index.ts'
 import type { Compiled } from '../notation/index.ts'
 import type { CompiledPoint } from './compiled.ts'
-import type { Frame } from './frames.ts'
+import type { Frame, Reach } from './frames.ts'
 import { MoveError } from './thread-settings.ts'
 
 export interface FoundPoint {
@@ -18,7 +18,7 @@ export interface FoundPoint {
 export interface Around {
   readonly index: number
   readonly frames: readonly Frame[]
-  readonly value: (compiled: Compiled) => number
+  readonly value: (compiled: Compiled, over?: (name: string) => number | undefined) => number
   /** Where the needle last went through. */
   readonly last: () => Point | null
 }
@@ -28,9 +28,15 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
   const { value } = around
   switch (form.kind) {
     case 'frame': {
-      const t = value(form.t)
-      const place = frame.at(value(form.s), t)
-      const reach = t > 0 ? frame.values['wl'] : frame.values['wr']
+      const s = value(form.s)
+      // Rails and outlines reach as far as they do where the point lies, not where its frame begins.
+      const there = frame.reachAt && s !== 0 ? once(frame.reachAt, s) : null
+      const wanted = value(form.t, there ? (name) => (isReach(name) ? there()[name] : undefined) : undefined)
+      const values = wanted !== 0 && there ? there() : frame.values
+      const reach = wanted > 0 ? values['wl'] : values['wr']
+      // A shape is not to be left: what its tip has no room for lies on its edge.
+      const t = frame.outlined && reach !== undefined ? Math.sign(wanted) * Math.min(Math.abs(wanted), reach) : wanted
+      const place = frame.at(s, t)
       const side = t !== 0 && reach !== undefined && Math.abs(t) > 0.9 * reach
       return { at: place.at, direction: place.direction, edge: frame.outlined === true && side, side }
     }
@@ -62,4 +68,14 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
       return { at, direction, edge: false }
     }
   }
+}
+
+function isReach(name: string): name is keyof Reach {
+  return name === 'wl' || name === 'wr' || name === 'w'
+}
+
+/** Measuring an outline costs: only when it is asked for, and once. */
+function once(reachAt: (s: number) => Reach, s: number): () => Reach {
+  let reach: Reach | null = null
+  return () => (reach ??= reachAt(s))
 }

@@ -14,12 +14,21 @@ export interface Frame {
   readonly mirror: 1 | -1
   /** Where a line from the origin, leaning back by so many radians, meets the edge; null where it misses. */
   readonly toEdge?: (side: 'left' | 'right', leanRad: number) => Point | null
+  /** How far rails or an outline reach to both sides, so far along; absent where that is everywhere the same. */
+  readonly reachAt?: (s: number) => Reach
   /** The sides are an outline, where the eye sees every slip. */
   readonly outlined?: boolean
   /** Values for expressions: span, col and the like. */
   readonly values: Readonly<Record<string, number>>
   /** The guide bends sharply at these nominal places; for a thread laid along it. */
   readonly corners?: readonly number[]
+}
+
+/** To the left, to the right, and half of both together, mm. */
+export interface Reach {
+  readonly wl: number
+  readonly wr: number
+  readonly w: number
 }
 
 /** One unbroken run of frames with its own start and end. */

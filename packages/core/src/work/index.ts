@@ -1,6 +1,7 @@
 /** Working a stitch on a guide: pieces of thread, holes and counted motions. */
 export type * from './types.ts'
 export { MOTIONS } from './motions.ts'
+export { followsVein } from './along-vein.ts'
 export { cutUnders } from './front-way.ts'
 export { workStitch } from './work-stitch.ts'
 export type { RoleThreads, StitchWork } from './work-stitch.ts'

@@ -1,8 +1,8 @@
 /** What a document's words mean where they stand: when a move is made, what a name is worth. */
 import type { Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
+import { acrossVein } from './along-vein.ts'
 import type { CompiledMove, CompiledPass } from './compiled.ts'
-import { acrossVein } from './place-pass.ts'
 
 /** A later pass begins by padding or cutting: this one prepares for it. */
 export function preparesFor(passes: readonly CompiledPass[], index: number): boolean {

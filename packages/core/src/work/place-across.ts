@@ -49,11 +49,7 @@ export function placeAcross(guide: ShapeGuide, request: AcrossRequest): Placed {
   const { sections: all, reach, gap } = sectionsAcross(guide, region, pitchMm, request.turnRad)
   const sections = all.map((section) => section.filter(isSewn)).filter((section) => section.length > 0)
   const chords = sections.flat()
-  if (chords.length === 0)
-    return failed(
-      ['pitch'],
-      request.insetMm > 0 ? 'Nothing is left of this shape so far inside its outline. Make it larger.' : 'No stitch fits into this shape.',
-    )
+  if (chords.length === 0) return failed(['pitch'], request.insetMm > 0 ? 'place.nothing-inside' : 'place.no-stitch')
   const frames = request.cuts ? rowFrames(sections, request.cuts, request.mirror) : chordFrames(sections, request.mirror)
   if (frames === null || frames.length > MOST_FRAMES) return failed(['cuts'], 'place.short-rows')
   if (frames.length === 0) return failed(['pitch'], 'place.no-stitch')

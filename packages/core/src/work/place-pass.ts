@@ -1,21 +1,9 @@
 /** Which placement rule a pass asks for, given what guide it has: the one table that joins the two. */
 import { sum } from '../base/index.ts'
-import {
-  extentAlong,
-  insetRegion,
-  isInRegion,
-  leftOf,
-  type MeasuredPath,
-  measurePath,
-  placeAt,
-  type Point,
-  ringPath,
-  subtract,
-  tightestRadius,
-  unit,
-} from '../geometry/index.ts'
-import { gridPoint, middleOfRails, type ReadGuide } from '../guide/index.ts'
+import { insetRegion, type MeasuredPath, measurePath, type Point, ringPath, tightestRadius } from '../geometry/index.ts'
+import { gridPoint, type ReadGuide, type ReadOf } from '../guide/index.ts'
 import type { Compiled } from '../notation/index.ts'
+import { alongVein } from './along-vein.ts'
 import type { CompiledPlace } from './compiled.ts'
 import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 import { placeAcross, type ShapeGuide } from './place-across.ts'
@@ -40,8 +28,6 @@ export interface PlaceRequest {
   readonly value: (compiled: Compiled) => number
   readonly labelled: (label: string) => readonly Segment[]
 }
-
-type LineGuide = Extract<ReadGuide, { kind: 'line' }>
 
 /** On a curve a row's stitches shorten to no less than this share of their length. */
 const SHORTEST_SHARE = 0.6
@@ -116,7 +102,7 @@ function gridAsShape(grid: Extract<ReadGuide, { kind: 'grid' }>): ShapeGuide {
 
 type Along = Extract<CompiledPlace, { kind: 'along' }>
 
-function alongRequest(request: PlaceRequest, place: Along, guide: LineGuide): AlongRequest {
+function alongRequest(request: PlaceRequest, place: Along, guide: ReadOf<'line'>): AlongRequest {
   const { value } = request
   const tail = place.tail ? value(place.tail) : 0
   return {
@@ -163,7 +149,14 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
     if (paths.length === 0) return failed(['inset'], 'place.nothing-inside')
     return joined(paths.map((path) => placeAlong({ ...alongRequest(request, place, { kind: 'line', path }), atLeast: [] })))
   }
-  return placeAlong(alongRequest(request, place, alongVein(guide)))
+  const stretches = alongVein(guide)
+  const last = request.leftHand ? 0 : stretches.length - 1
+  const placed = stretches.map((line, index) => {
+    const along = alongRequest(request, place, line)
+    // Stitches gather beyond the base; before a hole those that begin behind it lean back over the place.
+    return placeAlong(index === last ? along : { ...along, tail: Math.max(0, along.tail) })
+  })
+  return joined(request.leftHand !== place.reverse ? placed.reverse() : placed)
 }
 
 /** Several lines worked one after the other. */
@@ -174,59 +167,6 @@ function joined(placed: readonly Placed[]): Placed {
     lengthMm: sum(placed.map((one) => one.lengthMm)),
     problems: placed.flatMap((one) => one.problems),
   }
-}
-
-/**
- * A leaf is a band along its vein whose rails are the outline; without a drawn vein, along its longest chord, and where
- * that leaves the shape, as in a crescent, half way between its two sides.
- */
-function alongVein(guide: ShapeGuide): LineGuide {
-  const width = { kind: 'outline', points: guide.outline.points } as const
-  if (guide.vein) return { kind: 'line', path: guide.vein, width }
-  let ends: readonly [Point, Point] = [guide.outline.points[0] as Point, guide.outline.points[1] as Point]
-  let longest = 0
-  // Every fifth point of a finely flattened outline finds the longest chord to a hair.
-  const some = guide.outline.points.filter((_, index) => guide.outline.points.length < 200 || index % 5 === 0)
-  for (const a of some) {
-    for (const b of some) {
-      const square = (a.x - b.x) ** 2 + (a.y - b.y) ** 2
-      if (square > longest + 1e-9) {
-        longest = square
-        ends = [a, b]
-      }
-    }
-  }
-  const chord = measurePath(ends) as MeasuredPath
-  const outside = SHARES.filter((share) => !isInRegion([guide.outline.points], placeAt(chord, chord.length * share).at)).length
-  // A hollow side is crossed by a chord that still serves: on a straight vein both halves lie evenly.
-  const leaves = outside > MOST_OUTSIDE * SHARES.length
-  return { kind: 'line', path: (leaves && betweenSides(guide.outline, ends)) || chord, width }
-}
-
-const SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9]
-const MOST_OUTSIDE = 0.5
-
-/** From one end of an outline to the other, half way between the two ways round. */
-function betweenSides(outline: MeasuredPath, [from, to]: readonly [Point, Point]): MeasuredPath | null {
-  const ring = outline.points.slice(0, -1)
-  const at = ring.indexOf(from)
-  if (at < 0) return null
-  const turned = [...ring.slice(at), ...ring.slice(0, at)]
-  const far = turned.indexOf(to)
-  if (far < 1) return null
-  const left = measurePath(turned.slice(0, far + 1))
-  const right = measurePath([...turned.slice(far), from].reverse())
-  return left && right && middleOfRails(left, right)
-}
-
-/** The greatest width of a leaf, square to its vein, mm. */
-export function acrossVein(guide: ShapeGuide): number {
-  const { path } = alongVein(guide)
-  const first = path.points[0] as Point
-  const last = path.points[path.points.length - 1] as Point
-  const along = unit(subtract(last, first)) ?? { x: 1, y: 0 }
-  const { from, to } = extentAlong(guide.outline.points, leftOf(along))
-  return to - from
 }
 
 function beginningOf(guide: ReadGuide, mirror: boolean) {

@@ -303,7 +303,8 @@ class Worker implements Hand {
     at: this.maybe(one.at),
   })
 
-  readonly value = (compiled: Compiled): number => compiled(this.lookup)
+  readonly value = (compiled: Compiled, over?: (name: string) => number | undefined): number =>
+    compiled(over ? (name) => over(name) ?? this.lookup(name) : this.lookup)
 
   readonly point = (form: CompiledPoint): FoundPoint | null => {
     const around: Around = { index: this.frameIndex, frames: this.frames, value: this.value, last: () => this.thread.lastPoint }

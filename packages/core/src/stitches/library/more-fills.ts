@@ -147,9 +147,9 @@ export const moreFills: readonly StitchDocument[] = [
         start: [{ up: [0, 0] }, { down: ['2*P', 0], as: 'st' }],
         repeat: [
           { up: { edge: 'left', lean: 'A' } },
-          { down: ['min(o,rest)', '-min(o,max(0,rest))'], as: 'st' },
+          { down: ['min(o,rest)', '-min(o,max(0,rest),wr/2)'], as: 'st' },
           { up: { edge: 'right', lean: 'A' } },
-          { down: ['min(o,rest)', 'min(o,max(0,rest))'], as: 'st' },
+          { down: ['min(o,rest)', 'min(o,max(0,rest),wl/2)'], as: 'st' },
         ],
       },
     ],
