@@ -3,7 +3,7 @@ import { problemInWords } from '@lemmata/contract'
 import type { Problem, Result } from '@lemmata/core/base'
 import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
-import { fittedShare, nameOfStitch, possibleSubstitutes, spokenSize, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
+import { fittedShare, isStretched, nameOfStitch, possibleSubstitutes, spokenSize, type WorkedExercise, workSubstitutes } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import { motionWord } from '@lemmata/core/order'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
@@ -142,7 +142,7 @@ function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exer
     <div className="pair">
       {[...done.assigned.parameters.values()].map((parameter) => {
         if (parameter.kind === 'length') {
-          const now = parameter.value * share
+          const now = parameter.value * (isStretched(parameter, done.assigned.document) ? share : 1)
           const hint = first.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
           return (
             <LengthField

@@ -99,7 +99,7 @@ const parameter = z.union([
     max: expression.optional(),
     name: shortText.optional(),
     kind: z.enum(['length', 'count', 'share']).optional(),
-    measures: z.literal('apart').optional(),
+    measures: z.enum(['apart', 'between']).optional(),
   }),
 ])
 const parameters = z.record(z.string().max(20), parameter)

@@ -92,7 +92,7 @@ export interface MainLength {
   readonly value: number
   readonly given: boolean
   /** A spacing says nothing of how a single stitch reads. */
-  readonly measures: 'apart' | null
+  readonly measures: 'apart' | 'between' | null
   readonly usual: number
   readonly min: number | null
   readonly max: number | null

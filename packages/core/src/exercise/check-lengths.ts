@@ -5,7 +5,7 @@ import { cross, distance, type Point, subtract } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { ParameterValue } from '../notation/index.ts'
 import type { Segment, WorkedStitch } from '../work/index.ts'
-import { fittedShare } from './fitted-length.ts'
+import { fittedShare, isStretched } from './fitted-length.ts'
 
 /** A length the teacher gave is obeyed; outside its window it is a caution with figures. */
 export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: WorkedStitch): Problem[] {
@@ -16,7 +16,7 @@ export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: Worke
   const mean = fittedShare(worked.fitted)
   const [least, most] = guide.kind === 'line' ? [Math.min(...stretches), Math.max(...stretches)] : [mean, mean]
   for (const parameter of assigned.parameters.values()) {
-    const isLength = parameter.kind === 'length' && worked.fitted.legs.length > 0
+    const isLength = isStretched(parameter, assigned.document) && worked.fitted.legs.length > 0
     const low = parameter.value * (isLength ? least : 1)
     const high = parameter.value * (isLength ? most : 1)
     const show = (value: number): Figure => (parameter.kind === 'length' ? mm(value) : value)

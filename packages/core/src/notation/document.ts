@@ -16,7 +16,7 @@ export interface ParameterSpec {
   readonly name?: string | undefined
   readonly kind?: 'length' | 'count' | 'share' | undefined
   /** A length that says how far apart stitches stand, where it is not the stitch's own length. */
-  readonly measures?: 'apart' | undefined
+  readonly measures?: 'apart' | 'between' | undefined
 }
 
 /** Which of a stitch's threads: `main` makes the line or the fill; the others are what the document calls them (tie, whipping, lacing, padding). */

@@ -21,7 +21,7 @@ export interface ParameterValue {
   readonly id: string
   readonly name: string
   readonly kind: 'length' | 'count' | 'share'
-  readonly measures: 'apart' | null
+  readonly measures: 'apart' | 'between' | null
   readonly value: number
   /** Given by the teacher, or left to the usual value. */
   readonly given: boolean

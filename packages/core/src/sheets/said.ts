@@ -4,21 +4,26 @@ import type { SpokenSize, UsedThread, WorkedExercise } from '../exercise/index.t
 import { MAIN_ROLE } from '../notation/index.ts'
 import { counted, formatLength, type LengthUnit } from '../units/index.ts'
 
-/** How many there are of what is counted: knots where knots are made, stitches elsewhere; in how many pieces. */
+/** What is counted, where it is not stitches: knots and picots by what they are called, spokes by what is made. */
+const COUNTED = /\b(knot|picot)s?\b/i
+
+/** How many there are, called what they are, in how many pieces. */
 export function countInWords({ stitches, pieces }: Pick<WorkedExercise, 'stitches' | 'pieces'>): string {
-  const knots = pieces.every((piece) => piece.guide.kind === 'spots' && piece.worked.segments.some((segment) => segment.kind === 'knot'))
-  const all = knots ? counted(stitches, 'knot') : counted(stitches, 'stitch', 'stitches')
+  const [{ assigned, worked }] = pieces
+  const noun = COUNTED.exec(assigned.document.name)?.[1]?.toLowerCase() ?? (worked.segments.some(({ label }) => label === 'spoke') ? 'spoke' : null)
+  const all = noun ? counted(stitches, noun) : counted(stitches, 'stitch', 'stitches')
   return pieces.length > 1 ? `${all} in ${pieces.length} pieces` : all
 }
 
 /** As a stitch is spoken of: "3.00 mm", "4.02 mm, 2.01 mm apart", "0.48 mm apart", "6 mm squares", "12 mm across". */
-export function sizeInWords({ lengthMm, apartMm, acrossMm, squareMm, highMm }: SpokenSize, units: LengthUnit): string {
+export function sizeInWords({ lengthMm, apartMm, gapMm, acrossMm, squareMm, highMm }: SpokenSize, units: LengthUnit): string {
   const mm = (value: number): string => formatLength(value, units, units === 'mm' ? 2 : 3)
   const said = [
     lengthMm === null ? null : mm(lengthMm),
     squareMm === null ? null : `${mm(squareMm)} squares`,
     acrossMm === null ? null : `${mm(acrossMm)} across`,
     highMm === null ? null : `${mm(highMm)} high`,
+    gapMm === null ? null : `gaps of ${mm(gapMm)}`,
     apartMm === null ? null : `${mm(apartMm)} apart`,
   ]
   return said.filter((one) => one !== null).join(', ')

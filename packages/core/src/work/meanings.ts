@@ -9,6 +9,18 @@ export function preparesFor(passes: readonly CompiledPass[], index: number): boo
   return passes.slice(index + 1).some((pass) => pass.start.some((move) => move.kind === 'pad' || move.kind === 'cut'))
 }
 
+/** The label of the stitches that a pass is counted by: of the first that goes down. */
+export function labelCounted({ cycle }: CompiledPass): string | null {
+  return cycle[0]?.find((move) => move.kind === 'down')?.as ?? null
+}
+
+/** How many stitches of that label one repeat makes: both slants of a leaf, both arms of a crossing; at least one. */
+export function stitchesInRepeat(pass: CompiledPass): number {
+  const label = labelCounted(pass)
+  const made = pass.cycle.map((list) => list.filter((move) => move.kind === 'down' && label !== null && move.as === label && move.when === null).length)
+  return Math.max(1, made.reduce((total, one) => total + one, 0) / made.length)
+}
+
 /** What the guide itself gives, before any frame is placed on it. */
 export function guideValues(guide: ReadGuide): Readonly<Record<string, number>> {
   if (guide.kind === 'line') {

@@ -18,7 +18,7 @@ import { compileStitch } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { type Around, findPoint, type FoundPoint } from './find-point.ts'
 import type { Frame, Placed, Run } from './frames.ts'
-import { guideValues, isNow, preparesFor } from './meanings.ts'
+import { guideValues, isNow, labelCounted, preparesFor, stitchesInRepeat } from './meanings.ts'
 import { type Hand, workMove } from './moves/index.ts'
 import { placePass } from './place-pass.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
@@ -77,6 +77,8 @@ class Worker implements Hand {
   private fitted: Fitted | null = null
   /** A thread laid along the whole, or padding, says nothing of pitch; the pass over it does. */
   private onlyPrepared = false
+  /** What the stitches that are counted are labelled. */
+  private counted: string | null = null
   private repeats = 0
   frame: Frame = NO_FRAME
   made: MoveRef = NOTHING_MADE
@@ -182,9 +184,14 @@ class Worker implements Hand {
       if (problem) return [problem]
     }
     this.noteTurns(pass, placed)
-    if (placed.runs.length > 0 && (this.fitted === null || this.onlyPrepared)) {
+    if (placed.runs.length === 0) return []
+    if (this.fitted === null || this.onlyPrepared) {
       this.fitted = this.fit(pass, placed, this.repeats - before)
       this.onlyPrepared = pass.place.kind === 'whole' || preparesFor(compileStitch(document).passes, passIndex)
+      this.counted = labelCounted(pass)
+    } else if (this.fitted && pass.pass.continues && this.counted !== null && labelCounted(pass) === this.counted) {
+      // The way back of a double line, the other half of a leaf: more of the same stitches.
+      this.fitted = { ...this.fitted, count: this.fitted.count + Math.round((this.repeats - before) * stitchesInRepeat(pass)) }
     }
     return []
   }
@@ -225,6 +232,7 @@ class Worker implements Hand {
     const downs = (moves: readonly CompiledMove[]): number => moves.filter((move) => move.kind === 'down').length
     const perRepeat = pass.cycle.reduce((total, list) => total + downs(list), 0) / pass.cycle.length
     const started = placed.runs.reduce((total, run) => total + downs(run.afterCorner ? (pass.afterCorner ?? pass.start) : pass.start), 0)
+    const stitches = stitchesInRepeat(pass)
     const advances = placed.legs.reduce((total, leg) => total + leg.count, 0)
     const { place } = pass
     const pitchMm =
@@ -232,7 +240,7 @@ class Worker implements Hand {
         ? placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
         : (placed.legs[0]?.pitchMm ?? 0)
     const asked = place.kind === 'along' ? this.advanceMm : place.kind === 'across' ? this.value(place.pitch) : pitchMm
-    return { count: repeats + (perRepeat > 0 ? Math.round(started / perRepeat) : 0), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
+    return { count: Math.round((repeats + (perRepeat > 0 ? started / perRepeat : 0)) * stitches), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
   }
 
   /** One unbroken run: start, repeats, end. */

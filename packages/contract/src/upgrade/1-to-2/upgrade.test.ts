@@ -36,6 +36,8 @@ const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[
   'weather-diary': {
     w4: TWO_THREADS,
     w8: TWO_THREADS,
+    // A leaf is counted by its slants, not by their pairs; near the tip the needle passes the vein by half of what there is.
+    w13: ['stitches', 'sumX', 'sumY', 'sumXY', 'threadMm', 'minutes'],
     // Out and back, warps and weaving: repeats of the one pass no longer thin out the motions of the other.
     w15: ['difficulty'],
     w19: ['difficulty'],

@@ -10,7 +10,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     also: ['Basting'],
     family: 'line',
     guide: ['line'],
-    parameters: { L: { name: 'Stitch', usual: 15, min: 6, max: 30 }, G: { name: 'Gap', usual: '0.67*L', min: 2, max: 30 } },
+    parameters: { L: { name: 'Stitch', usual: 15, min: 6, max: 30 }, G: { name: 'Gap', measures: 'between', usual: '0.67*L', min: 2, max: 30 } },
     passes: [{ name: 'line', place: { along: { step: ['L', 'G'], tail: '-G' } }, repeat: [{ up: [0, 0] }, { down: ['L', 0], as: 'st' }] }],
     corner: 'through',
     marks: 'none',

@@ -83,7 +83,7 @@ export const loops: readonly StitchDocument[] = [
     parameters: {
       H: { name: 'Depth', usual: '1.2+4*W', min: 'max(1.5,3*W,2*p)', max: 8 },
       T: { name: 'Tail', usual: '1.2+1.8*W', min: '2*W', max: 8 },
-      gap: { name: 'Room between', usual: '1.5+2*W', min: 0, max: 10 },
+      gap: { name: 'Room between', measures: 'between', usual: '1.5+2*W', min: 0, max: 10 },
     },
     passes: [
       {

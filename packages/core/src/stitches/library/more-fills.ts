@@ -168,7 +168,7 @@ export const moreFills: readonly StitchDocument[] = [
     also: ['Needle painting'],
     family: 'fill',
     guide: ['shape'],
-    parameters: { ...SPACING, ...LENGTHS },
+    parameters: { ...LENGTHS, ...SPACING },
     passes: [longAndShort()],
     variants: {
       columns: {
@@ -187,7 +187,7 @@ export const moreFills: readonly StitchDocument[] = [
     name: 'Padded long and short stitch',
     family: 'fill',
     guide: ['shape'],
-    parameters: { ...SPACING, ...LENGTHS, Z: { name: 'Padding height', usual: 0.4, min: 0.2, max: 1 } },
+    parameters: { ...LENGTHS, ...SPACING, Z: { name: 'Padding height', usual: 0.4, min: 0.2, max: 1 } },
     passes: [padding('2.5'), longAndShort({ start: [{ pad: 'Z' }] })],
     marks: 'guide-only',
     practice: { kind: 'shape', widthMm: 16, heightMm: 18, outline: 'oval' },
@@ -289,7 +289,7 @@ export const moreFills: readonly StitchDocument[] = [
     name: 'Brick stitch',
     family: 'fill',
     guide: ['shape', 'grid'],
-    parameters: { ...SPACING, L: { name: 'Brick', usual: '1.6+5.5*W', min: '4*W', max: 8 } },
+    parameters: { L: { name: 'Brick', usual: '1.6+5.5*W', min: '4*W', max: 8 }, ...SPACING },
     passes: [
       {
         name: 'bricks',

@@ -11,7 +11,7 @@ export const runningStitch: StitchDocument = {
   guide: ['line'],
   parameters: {
     L: { name: 'Stitch', usual: '1.8+2.7*W', min: 'max(1.5,3*W,2*p)', max: 6 },
-    G: { name: 'Gap', usual: 'L', min: '0.3*L', max: 8 },
+    G: { name: 'Gap', measures: 'between', usual: 'L', min: '0.3*L', max: 8 },
   },
   passes: [
     {
