@@ -4,7 +4,7 @@
  * width of a chain, the slant of a stem) is not a fault and is taken off first.
  */
 import { type Result, success } from '../base/index.ts'
-import { dot, leftOf, measurePath, type MeasuredPath, nearestPlace, placeAt, type Point, subtract, thinPath, unit } from '../geometry/index.ts'
+import { dot, leftOf, measurePath, type MeasuredPath, nearestPlace, placeAt, type Point, subtract, thinPath, tightestRadius, unit } from '../geometry/index.ts'
 import { type ReadGuide, widthsAt } from '../guide/index.ts'
 import type { Segment, WorkedStitch } from './types.ts'
 import { type StitchWork, workStitch } from './work-stitch.ts'
@@ -32,8 +32,7 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   const plain = { worked: first.value, atLeast: [], deviationMm: 0, tooTight: false }
   // Spokes of a ring leave it on purpose.
   if (work.guide.kind !== 'line' || work.guide.centre || isStraight(work.guide.path)) return success(plain)
-  // Half a millimetre of chord leaves a bend of 5 mm radius by 0.006 mm: enough to judge by.
-  const path = thinPath(work.guide.path, 0.5)
+  const path = thinPath(work.guide.path, chordWithin(tightestRadius(work.guide.path, JUDGED_MM)))
   const band = straightBand(work, first.value)
   const mostAdvances = shortestGood(work, first.value)
   let worked = first.value
@@ -62,6 +61,15 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   }
   const deviationMm = Math.max(0, ...deviations)
   return success({ worked, atLeast, deviationMm, tooTight: deviationMm > toleranceMm + 1e-9 })
+}
+
+/** The line is judged by chords no longer than this, and no further off it than that. mm */
+const JUDGED_MM = 0.5
+const JUDGED_OFF_MM = 0.005
+
+/** A chord of c leaves a bend of radius r by c squared over 8 r. */
+function chordWithin(radiusMm: number): number {
+  return Math.min(JUDGED_MM, Math.sqrt(8 * radiusMm * JUDGED_OFF_MM))
 }
 
 /** Nowhere off the straight way from corner to corner. */

@@ -76,7 +76,8 @@ export function placeAlong(request: AlongRequest): Placed {
       named: (name) => (name === 'centre' ? (request.centre ?? null) : null),
       outlined: request.width?.kind === 'outline',
       toEdge: (side, leanRad) => edgeFrom(request, readRuler(ruler, alongOf(origin)), side, leanRad),
-      ...(request.width && request.width.kind !== 'even' && { reachAt: (s: number) => reachAt(placeAt(path, withinRails(request, readRuler(ruler, alongOf(origin + s))))) }),
+      ...(request.width &&
+        request.width.kind !== 'even' && { reachAt: (s: number) => reachAt(placeAt(path, withinRails(request, readRuler(ruler, alongOf(origin + s))))) }),
       values: {
         ...reachAt(middle),
         rest: end - origin,

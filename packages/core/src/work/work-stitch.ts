@@ -240,7 +240,13 @@ class Worker implements Hand {
         ? placed.legs.reduce((total, leg) => total + leg.pitchMm * leg.count, 0) / Math.max(1e-9, advances)
         : (placed.legs[0]?.pitchMm ?? 0)
     const asked = place.kind === 'along' ? this.advanceMm : place.kind === 'across' ? this.value(place.pitch) : pitchMm
-    return { count: Math.round((repeats + (perRepeat > 0 ? started / perRepeat : 0)) * stitches), pitchMm, lengthMm: placed.lengthMm, legs: placed.legs, askedMm: asked }
+    return {
+      count: Math.round((repeats + (perRepeat > 0 ? started / perRepeat : 0)) * stitches),
+      pitchMm,
+      lengthMm: placed.lengthMm,
+      legs: placed.legs,
+      askedMm: asked,
+    }
   }
 
   /** One unbroken run: start, repeats, end. */

@@ -37,7 +37,9 @@ const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[
     w4: TWO_THREADS,
     w8: TWO_THREADS,
     // A leaf is counted by its slants, not by their pairs; near the tip the needle passes the vein by half of what there is.
-    w13: ['stitches', 'sumX', 'sumY', 'sumXY', 'threadMm', 'minutes'],
+    w13: ['stitches', 'sumX', 'sumY', 'sumXY', 'threadMm', 'minutes', 'difficulty'],
+    // Its own length, the long stitch, says how fine it is; it was the spacing.
+    w14: ['difficulty'],
     // Out and back, warps and weaving: repeats of the one pass no longer thin out the motions of the other.
     w15: ['difficulty'],
     w19: ['difficulty'],

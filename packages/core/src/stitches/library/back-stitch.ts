@@ -12,7 +12,7 @@ export const backStitch: StitchDocument = {
   also: [],
   family: 'line',
   guide: ['line'],
-  parameters: { L: { name: 'Stitch', usual: '1.2+3*W', min: 'max(1.2,3*W,2*p)', max: 4 } },
+  parameters: { L: { name: 'Stitch', usual: '1.2+3*W', min: 'max(1,3*W,2*p)', max: 4 } },
   passes: [
     {
       name: 'line',

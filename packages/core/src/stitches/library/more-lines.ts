@@ -28,7 +28,7 @@ export const moreLines: readonly StitchDocument[] = [
     also: ['Holbein stitch'],
     family: 'line',
     guide: ['line'],
-    parameters: { L: { name: 'Stitch', usual: '1.4+2.5*W', min: 'max(1.2,3*W,2*p)', max: 5 } },
+    parameters: { L: { name: 'Stitch', usual: '1.4+2.5*W', min: 'max(1,3*W,2*p)', max: 5 } },
     passes: [
       { name: 'out', place: { along: { step: ['L', 'L'], tail: 0, closedTail: 0 } }, repeat: [{ up: [0, 0] }, { down: ['L', 0], as: 'st' }] },
       {
