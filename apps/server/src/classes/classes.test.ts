@@ -34,14 +34,14 @@ describe('a class', () => {
   it('is made, listed with its number of learners, changed and taken away', async () => {
     const id = await makeClass()
     const done = await post(ada, `/classes/${id}/operations`, {
-      baseVersion: 1,
+      baseRevision: 1,
       operations: [
         sent({ kind: 'add-learner', learner: tove, at: 0 }),
         sent({ kind: 'choose', learner: 'p1', exercise: 'e1', set: { thread: 't2', strands: 2 } }),
         sent({ kind: 'rename-class', name: 'Evenings' }),
       ],
     })
-    expect(done.body).toEqual({ version: 2, refused: [] })
+    expect(done.body).toEqual({ revision: 2, refused: [] })
     expect((await ada.agent.get(`/api/samplers/${samplerId}/classes`)).body).toContainEqual({ id, name: 'Evenings', learners: 1 })
     expect((await ada.agent.get(`/api/classes/${id}`)).body.document.learners).toEqual([{ ...tove, choices: { e1: { thread: 't2', strands: 2 } } }])
     expect((await ada.agent.delete(`/api/classes/${id}`).set('x-csrf-token', ada.csrf)).status).toBe(204)
@@ -53,7 +53,7 @@ describe('a class', () => {
     const answers = [
       await ben.agent.get(`/api/classes/${id}`),
       await ben.agent.get(`/api/samplers/${samplerId}/classes`),
-      await post(ben, `/classes/${id}/operations`, { baseVersion: 1, operations: [sent({ kind: 'rename-class', name: 'Mine' })] }),
+      await post(ben, `/classes/${id}/operations`, { baseRevision: 1, operations: [sent({ kind: 'rename-class', name: 'Mine' })] }),
       await post(ben, '/classes', { sampler: samplerId, name: 'Mine' }),
       await ben.agent.delete(`/api/classes/${id}`).set('x-csrf-token', ben.csrf),
     ]
@@ -66,7 +66,7 @@ describe('a class', () => {
   it('a learner who is gone, one twice, and a stale write are said; one refusal takes nothing along', async () => {
     const id = await makeClass()
     const first = await post(ada, `/classes/${id}/operations`, {
-      baseVersion: 1,
+      baseRevision: 1,
       operations: [
         sent({ kind: 'add-learner', learner: tove, at: 0 }),
         sent({ kind: 'add-learner', learner: tove, at: 0 }),
@@ -75,20 +75,20 @@ describe('a class', () => {
         sent({ kind: 'change-learner', id: 'p1', set: { settled: true } }),
       ],
     })
-    expect(first.body.version).toBe(2)
+    expect(first.body.revision).toBe(2)
     expect(first.body.refused.map((one: { problems: { code: string }[] }) => one.problems[0]?.code)).toEqual([
       'document.wrong',
       'class.learner-there',
       'class.learner-gone',
     ])
-    const stale = await post(ada, `/classes/${id}/operations`, { baseVersion: 1, operations: [sent({ kind: 'rename-class', name: 'Late' })] })
+    const stale = await post(ada, `/classes/${id}/operations`, { baseRevision: 1, operations: [sent({ kind: 'rename-class', name: 'Late' })] })
     expect(stale.status).toBe(409)
     expect(stale.body.current.document.learners[0]).toEqual({ ...tove, settled: true })
   })
 
   it('is not in the sampler\u2019s file, and goes with its sampler', async () => {
     const id = await makeClass()
-    await post(ada, `/classes/${id}/operations`, { baseVersion: 1, operations: [sent({ kind: 'add-learner', learner: tove, at: 0 })] })
+    await post(ada, `/classes/${id}/operations`, { baseRevision: 1, operations: [sent({ kind: 'add-learner', learner: tove, at: 0 })] })
     const file = (await ada.agent.get(`/api/samplers/${samplerId}/document`)).text
     expect(file).not.toContain('Tove')
     expect(file).not.toContain('learner\"')
@@ -96,7 +96,7 @@ describe('a class', () => {
 
   it('prints the sheet of one learner, and refuses one who is not there', async () => {
     const id = await makeClass()
-    await post(ada, `/classes/${id}/operations`, { baseVersion: 1, operations: [sent({ kind: 'add-learner', learner: tove, at: 0 })] })
+    await post(ada, `/classes/${id}/operations`, { baseRevision: 1, operations: [sent({ kind: 'add-learner', learner: tove, at: 0 })] })
     const sheet = await ada.agent.get(`/api/samplers/${samplerId}/sheet.pdf?lesson=l1&class=${id}&learner=p1`).buffer(true)
     expect(sheet.status).toBe(200)
     expect((await ada.agent.get(`/api/samplers/${samplerId}/sheet.pdf?class=${id}&learner=p9`)).status).toBe(422)

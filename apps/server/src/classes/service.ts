@@ -1,4 +1,4 @@
-/** Classes of a sampler: their learners and what each has chosen, with versions and operations of their own. */
+/** Classes of a sampler: their learners and what each has chosen, with revisions and operations of their own. */
 import { applyClassOperations, type ClassAnswer, classOperation, type ClassSummary, readClass, type StaleAnswer, type WrittenAnswer } from '@lemmata/contract'
 import { type ClassDocument, type Learner, newClass } from '@lemmata/core/classes'
 import { type Sequelize, Transaction } from 'sequelize'
@@ -48,7 +48,7 @@ export function classDocumentOf(row: ClassRow): ClassDocument {
 }
 
 export function classAnswerFor(row: ClassRow): ClassAnswer {
-  return { id: row.id, version: row.version, document: classDocumentOf(row) }
+  return { id: row.id, revision: row.revision, document: classDocumentOf(row) }
 }
 
 /** One of a class's learners, for her sheet. */
@@ -80,7 +80,7 @@ function readGiven(document: unknown): ClassDocument {
 const columnsOf = (document: ClassDocument) => ({ name: document.name, learners: document.learners.length, document })
 
 export function insertClass(who: Principal, document: ClassDocument, samplerId: string, transaction: Transaction): Promise<ClassRow> {
-  return ClassRow.create({ ...reach(who, 'classes'), samplerId, ...columnsOf(document), version: 1 }, { transaction })
+  return ClassRow.create({ ...reach(who, 'classes'), samplerId, ...columnsOf(document), revision: 1 }, { transaction })
 }
 
 export async function removeClass(who: Principal, id: string): Promise<void> {
@@ -91,7 +91,7 @@ export async function writeClass(
   sequelize: Sequelize,
   who: Principal,
   id: string,
-  given: { readonly baseVersion: number; readonly operations: readonly UnreadOperation[] },
+  given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
   return sequelize.transaction((transaction) =>
     writeOperations(
@@ -106,9 +106,9 @@ export async function writeClass(
           return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
         },
         save: async (row, document, applied, within) => {
-          await row.update({ ...columnsOf(document), version: row.version + 1, changedAt: new Date() }, { transaction: within })
+          await row.update({ ...columnsOf(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
           await ClassOperationRow.bulkCreate(
-            applied.map((one) => ({ id: one.id, classId: row.id, version: row.version, operation: one.operation })),
+            applied.map((one) => ({ id: one.id, classId: row.id, revision: row.revision, operation: one.operation })),
             { transaction: within },
           )
         },

@@ -4,6 +4,8 @@ import { Sequelize } from 'sequelize'
 import { afterEach, describe, expect, inject, it } from 'vitest'
 import { ClassRow, connectDatabase, defineModels, migrate, SamplerRow } from './index.ts'
 import { up as first } from './migrations/0001-first.ts'
+import { up as classes } from './migrations/0003-classes.ts'
+import { up as revisions } from './migrations/0004-revisions.ts'
 
 let open: Sequelize | null = null
 afterEach(async () => {
@@ -42,9 +44,12 @@ describe('migrations', () => {
     })
     const ids = [randomUUID(), randomUUID()]
     for (const [index, id] of ids.entries())
-      await sequelize.query('INSERT INTO samplers (id, teacherId, name, document, version, createdAt, changedAt) VALUES (?, ?, ?, ?, 1, NOW(3), NOW(3))', {
-        replacements: [id, teacherId, 'From before', JSON.stringify(old(index === 0 ? [{ id: 'v1', name: 'Tove', choices: {} }] : undefined))],
-      })
+      await sequelize.query(
+        'INSERT INTO samplers (id, teacherId, name, document, version, printedVersion, createdAt, changedAt) VALUES (?, ?, ?, ?, 7, 5, NOW(3), NOW(3))',
+        {
+          replacements: [id, teacherId, 'From before', JSON.stringify(old(index === 0 ? [{ id: 'v1', name: 'Tove', choices: {} }] : undefined))],
+        },
+      )
     await migrate(sequelize)
     await migrate(sequelize)
     const rows = await SamplerRow.findAll()
@@ -52,8 +57,26 @@ describe('migrations', () => {
       [1, 'Pale'],
       [1, 'Pale'],
     ])
-    const classes = await ClassRow.findAll()
-    expect(classes.map((one) => [one.samplerId, one.learners])).toEqual([[ids[0], 1]])
+    // How often it was changed, and what of it is on paper, is kept under its new name.
+    expect(rows.map((row) => [row.revision, row.printedRevision])).toEqual([
+      [7, 5],
+      [7, 5],
+    ])
+    const made = await ClassRow.findAll()
+    expect(made.map((one) => [one.samplerId, one.learners])).toEqual([[ids[0], 1]])
+  })
+
+  it('broken off after the first table has its columns renamed goes on from there', async () => {
+    const sequelize = await emptyDatabase('broken_off')
+    await first(sequelize)
+    await classes(sequelize)
+    await sequelize.query('ALTER TABLE samplers RENAME COLUMN version TO revision, RENAME COLUMN printedVersion TO printedRevision')
+    await revisions(sequelize)
+    for (const table of ['samplers', 'operations', 'classes', 'class_operations']) {
+      const columns = Object.keys(await sequelize.getQueryInterface().describeTable(table))
+      expect(columns, table).toContain('revision')
+      expect(columns, table).not.toContain('version')
+    }
   })
 
   it('of a newer program are refused in a sentence, and nothing is changed', async () => {

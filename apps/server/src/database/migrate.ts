@@ -4,11 +4,13 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import { up as first } from './migrations/0001-first.ts'
 import { up as ownStitches } from './migrations/0002-own-stitches.ts'
 import { up as classes } from './migrations/0003-classes.ts'
+import { up as revisions } from './migrations/0004-revisions.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
   { name: '0002-own-stitches', run: ownStitches },
   { name: '0003-classes', run: classes },
+  { name: '0004-revisions', run: revisions },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

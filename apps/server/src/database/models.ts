@@ -18,8 +18,8 @@ export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreation
   declare clothName: string
   /** The sampler document, checked by the contract on its way in and out. */
   declare document: unknown
-  declare version: number
-  declare printedVersion: number | null
+  declare revision: number
+  declare printedRevision: number | null
   declare deletedAt: Date | null
   declare createdAt: CreationOptional<Date>
   declare changedAt: CreationOptional<Date>
@@ -34,7 +34,7 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare learners: number
   /** The class document, checked by the contract on its way in and out. */
   declare document: unknown
-  declare version: number
+  declare revision: number
   declare createdAt: CreationOptional<Date>
   declare changedAt: CreationOptional<Date>
 }
@@ -42,7 +42,7 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
 export class ClassOperationRow extends Model<InferAttributes<ClassOperationRow>, InferCreationAttributes<ClassOperationRow>> {
   declare id: string
   declare classId: string
-  declare version: number
+  declare revision: number
   declare operation: unknown
   declare createdAt: CreationOptional<Date>
 }
@@ -51,7 +51,7 @@ export class OperationRow extends Model<InferAttributes<OperationRow>, InferCrea
   /** Made by the page, so that an operation sent twice is applied once. */
   declare id: string
   declare samplerId: string
-  declare version: number
+  declare revision: number
   declare operation: unknown
   declare createdAt: CreationOptional<Date>
 }
@@ -87,8 +87,8 @@ export function defineModels(sequelize: Sequelize): void {
       exercises: { type: DataTypes.INTEGER, allowNull: false },
       clothName: { type: DataTypes.STRING(120), allowNull: false },
       document: { type: DataTypes.JSON, allowNull: false },
-      version: { type: DataTypes.INTEGER, allowNull: false },
-      printedVersion: { type: DataTypes.INTEGER, allowNull: true },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
+      printedRevision: { type: DataTypes.INTEGER, allowNull: true },
       deletedAt: { type: DataTypes.DATE(3), allowNull: true },
       createdAt: now(),
       changedAt: now(),
@@ -99,7 +99,7 @@ export function defineModels(sequelize: Sequelize): void {
     {
       id: { type: DataTypes.UUID, primaryKey: true },
       samplerId: { type: DataTypes.UUID, allowNull: false },
-      version: { type: DataTypes.INTEGER, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
       operation: { type: DataTypes.JSON, allowNull: false },
       createdAt: now(),
     },
@@ -113,7 +113,7 @@ export function defineModels(sequelize: Sequelize): void {
       name: { type: DataTypes.STRING(120), allowNull: false },
       learners: { type: DataTypes.INTEGER, allowNull: false },
       document: { type: DataTypes.JSON, allowNull: false },
-      version: { type: DataTypes.INTEGER, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
       createdAt: now(),
       changedAt: now(),
     },
@@ -123,7 +123,7 @@ export function defineModels(sequelize: Sequelize): void {
     {
       id: { type: DataTypes.UUID, primaryKey: true },
       classId: { type: DataTypes.UUID, allowNull: false },
-      version: { type: DataTypes.INTEGER, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
       operation: { type: DataTypes.JSON, allowNull: false },
       createdAt: now(),
     },

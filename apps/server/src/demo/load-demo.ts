@@ -17,7 +17,7 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
     await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
     for (const [document, people] of [[sixThursdays(today), thursdayClass()] as const, [weatherDiary(), diaryClass()] as const]) {
       const row = await SamplerRow.create(
-        { teacherId: teacher.id, ...shelfColumns(document), version: 1, printedVersion: null, deletedAt: null },
+        { teacherId: teacher.id, ...shelfColumns(document), revision: 1, printedRevision: null, deletedAt: null },
         { transaction },
       )
       await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)

@@ -1,5 +1,5 @@
 /**
- * Operations written to a stored document: based on a version, applied once however often they are sent, each refused by
+ * Operations written to a stored document: based on a revision, applied once however often they are sent, each refused by
  * itself. The row is locked from reading to writing, so that of two writers one comes after the other.
  */
 import { type Applied, type Refusal, type SentOperation, storageProblem, type WrittenAnswer } from '@lemmata/contract'
@@ -15,7 +15,7 @@ export interface UnreadOperation {
   readonly operation: unknown
 }
 
-export interface DocumentStore<Document, One, Row extends { version: number }> {
+export interface DocumentStore<Document, One, Row extends { revision: number }> {
   /** The row, locked. */
   readonly find: (transaction: Transaction) => Promise<Row>
   readonly documentOf: (row: Row) => Document
@@ -32,9 +32,9 @@ export interface DocumentStore<Document, One, Row extends { version: number }> {
   readonly stale: (row: Row, applied: readonly string[]) => HttpProblem
 }
 
-export async function writeOperations<Document, One, Row extends { version: number }>(
+export async function writeOperations<Document, One, Row extends { revision: number }>(
   store: DocumentStore<Document, One, Row>,
-  given: { readonly baseVersion: number; readonly operations: readonly UnreadOperation[] },
+  given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
   transaction: Transaction,
 ): Promise<WrittenAnswer> {
   const row = await store.find(transaction)
@@ -43,7 +43,7 @@ export async function writeOperations<Document, One, Row extends { version: numb
     given.operations.map((one) => one.id),
     transaction,
   )
-  if (given.baseVersion !== row.version) throw store.stale(row, [...here])
+  if (given.baseRevision !== row.revision) throw store.stale(row, [...here])
   const refused: Refusal[] = []
   const readable: SentOperation<One>[] = []
   const taken = new Set(here)
@@ -57,7 +57,7 @@ export async function writeOperations<Document, One, Row extends { version: numb
   }
   const done = store.apply(store.documentOf(row), readable)
   if (done.applied.length > 0) await store.save(row, done.document, done.applied, transaction)
-  return { version: row.version, refused: [...refused, ...done.refused] }
+  return { revision: row.revision, refused: [...refused, ...done.refused] }
 }
 
 const USED_ELSEWHERE = error('operation.id-used', [])

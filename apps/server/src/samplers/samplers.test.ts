@@ -23,10 +23,10 @@ const post = (teacher: TestTeacher, path: string, body: unknown) =>
     .set('x-csrf-token', teacher.csrf)
     .send(body as object)
 const rename = (name: string, id: string = randomUUID()) => ({ id, operation: { kind: 'rename', name } })
-async function makeSampler(teacher: TestTeacher, body: unknown = { name: 'Weather' }): Promise<{ id: string; version: number }> {
+async function makeSampler(teacher: TestTeacher, body: unknown = { name: 'Weather' }): Promise<{ id: string; revision: number }> {
   const made = await post(teacher, '/samplers', body)
   expect(made.status).toBe(201)
-  return made.body as { id: string; version: number }
+  return made.body as { id: string; revision: number }
 }
 
 describe('the shelf', () => {
@@ -58,7 +58,7 @@ describe('the shelf', () => {
       await ben.agent.get(`/api/samplers/${id}/sheet.pdf`),
       await post(ben, `/samplers/${id}/copy`, {}),
       await post(ben, `/samplers/${id}/restore`, {}),
-      await post(ben, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('mine now')] }),
+      await post(ben, `/samplers/${id}/operations`, { baseRevision: 1, operations: [rename('mine now')] }),
       await ben.agent.delete(`/api/samplers/${id}`).set('x-csrf-token', ben.csrf),
     ]
     expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 404))
@@ -78,37 +78,37 @@ describe('the shelf', () => {
 
 describe('operations', () => {
   it('are applied, counted and kept', async () => {
-    const { id, version } = await makeSampler(ada)
-    const done = await post(ada, `/samplers/${id}/operations`, { baseVersion: version, operations: [rename('Fog'), rename('Mist')] })
-    expect(done.body).toEqual({ version: 2, refused: [] })
+    const { id, revision } = await makeSampler(ada)
+    const done = await post(ada, `/samplers/${id}/operations`, { baseRevision: revision, operations: [rename('Fog'), rename('Mist')] })
+    expect(done.body).toEqual({ revision: 2, refused: [] })
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Mist')
   })
 
   it('a stale write is answered 409 with the current state, and changes nothing', async () => {
     const { id } = await makeSampler(ada)
-    await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('First')] })
-    const stale = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename('Second')] })
+    await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [rename('First')] })
+    const stale = await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [rename('Second')] })
     expect(stale.status).toBe(409)
     expect(stale.body.current.document.name).toBe('First')
-    expect(stale.body.current.version).toBe(2)
+    expect(stale.body.current.revision).toBe(2)
     expect(stale.body.applied).toEqual([])
   })
 
   it('an operation sent twice, because its answer was lost, is applied once', async () => {
     const { id } = await makeSampler(ada)
     const one = rename('Once')
-    await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [one] })
-    const again = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [one] })
+    await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [one] })
+    const again = await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [one] })
     expect(again.status).toBe(409)
     expect(again.body.applied).toEqual([one.id])
-    const fresh = await post(ada, `/samplers/${id}/operations`, { baseVersion: 2, operations: [one] })
-    expect(fresh.body).toEqual({ version: 2, refused: [] })
+    const fresh = await post(ada, `/samplers/${id}/operations`, { baseRevision: 2, operations: [one] })
+    expect(fresh.body).toEqual({ revision: 2, refused: [] })
   })
 
   it('of ten writers at once on one base exactly one wins', async () => {
     const { id } = await makeSampler(ada)
     const answers = await Promise.all(
-      Array.from({ length: 10 }, (_, index) => post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename(`Writer ${index}`)] })),
+      Array.from({ length: 10 }, (_, index) => post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [rename(`Writer ${index}`)] })),
     )
     const statuses = answers.map((answer) => answer.status).sort()
     expect(statuses).toEqual([200, ...Array.from({ length: 9 }, () => 409)])
@@ -116,11 +116,11 @@ describe('operations', () => {
 
   it('two who write at the very same moment come one after the other: the row is locked from reading to writing', async () => {
     const { id } = await makeSampler(ada)
-    // The row is held here until both have asked: without a lock of their own both would read the same version meanwhile.
+    // The row is held here until both have asked: without a lock of their own both would read the same revision meanwhile.
     const holder = await server.sequelize.transaction()
     await SamplerRow.findByPk(id, { transaction: holder, lock: holder.LOCK.UPDATE })
     const both = ['One', 'Two'].map((name) =>
-      post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [rename(name)] }).then((answer) => answer.status),
+      post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [rename(name)] }).then((answer) => answer.status),
     )
     await waitFor(async () => (await waitingForLocks()) >= 2)
     await holder.commit()
@@ -167,27 +167,27 @@ describe('operations', () => {
     const { id } = await makeSampler(ada)
     const wrong = { id: randomUUID(), operation }
     const answer = await post(ada, `/samplers/${id}/operations`, {
-      baseVersion: 1,
+      baseRevision: 1,
       operations: [rename('Before'), wrong, { id: randomUUID(), operation: { kind: 'set-units', units: 'in' } }],
     })
     expect(answer.status).toBe(200)
-    expect(answer.body.version).toBe(2)
+    expect(answer.body.revision).toBe(2)
     expect(answer.body.refused.map((one: { id: string }) => one.id)).toEqual([wrong.id])
     expect(problemInWords(answer.body.refused[0].problems[0]).length).toBeGreaterThan(10)
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.document).toMatchObject({ name: 'Before', units: 'in' })
   })
 
-  it('a batch of which nothing can be kept leaves the version as it was', async () => {
+  it('a batch of which nothing can be kept leaves the revision as it was', async () => {
     const { id } = await makeSampler(ada)
-    const answer = await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations: [{ id: randomUUID(), operation: { kind: 'explode' } }] })
-    expect(answer.body).toMatchObject({ version: 1, refused: [{}] })
+    const answer = await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [{ id: randomUUID(), operation: { kind: 'explode' } }] })
+    expect(answer.body).toMatchObject({ revision: 1, refused: [{}] })
   })
 
   it('an id that another sampler has met is refused, and never tried for ever', async () => {
     const [one, other] = [await makeSampler(ada), await makeSampler(ada)]
     const sent = rename('Met')
-    await post(ada, `/samplers/${one.id}/operations`, { baseVersion: 1, operations: [sent] })
-    const again = await post(ada, `/samplers/${other.id}/operations`, { baseVersion: 1, operations: [sent] })
+    await post(ada, `/samplers/${one.id}/operations`, { baseRevision: 1, operations: [sent] })
+    const again = await post(ada, `/samplers/${other.id}/operations`, { baseRevision: 1, operations: [sent] })
     expect(again.status).toBe(200)
     expect(again.body.refused).toMatchObject([{ id: sent.id, problems: [{ code: 'operation.id-used' }] }])
   })
@@ -199,7 +199,7 @@ describe('operations', () => {
       { kind: 'change-guide', id: 'g1', set: { copies: { kind: 'round', centre: [155, 155], count: 8 } } },
       { kind: 'assign', id: 'e1', role: 'main', set: { shades: ['t1', 't2'] } },
     ].map((operation) => ({ id: randomUUID(), operation }))
-    expect((await post(ada, `/samplers/${id}/operations`, { baseVersion: 1, operations })).body).toEqual({ version: 2, refused: [] })
+    expect((await post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations })).body).toEqual({ revision: 2, refused: [] })
     const out = JSON.parse((await ada.agent.get(`/api/samplers/${id}/document`)).text)
     const again = await post(ada, '/samplers', { document: out })
     expect(again.status).toBe(201)
@@ -253,12 +253,12 @@ describe('bad input', () => {
 })
 
 describe('printing', () => {
-  it('gives a PDF and notes which version is on paper', async () => {
+  it('gives a PDF and notes which revision is on paper', async () => {
     const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
     const pdf = await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=letter&hand=left&lesson=l1`).buffer(true)
     expect(pdf.status).toBe(200)
     expect(pdf.headers['content-type']).toBe('application/pdf')
-    expect((await ada.agent.get(`/api/samplers/${id}`)).body.printedVersion).toBe(1)
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.printedRevision).toBe(1)
   })
 
   it('refuses an unknown lesson and an unknown paper', async () => {

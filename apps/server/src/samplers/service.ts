@@ -1,4 +1,4 @@
-/** Samplers: kept as documents, changed by operations, each write based on a version. */
+/** Samplers: kept as documents, changed by operations, each write based on a revision. */
 import {
   applySamplerOperations,
   cutText,
@@ -27,20 +27,20 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 export async function listSamplers(who: Principal): Promise<SamplerSummary[]> {
   const rows = await SamplerRow.findAll({
-    attributes: ['id', 'name', 'exercises', 'clothName', 'changedAt', 'version'],
+    attributes: ['id', 'name', 'exercises', 'clothName', 'changedAt', 'revision'],
     where: { ...reach(who, 'samplers'), deletedAt: null },
     order: [
       ['changedAt', 'DESC'],
       ['id', 'ASC'],
     ],
   })
-  return rows.map(({ id, name, exercises, clothName, changedAt, version }) => ({
+  return rows.map(({ id, name, exercises, clothName, changedAt, revision }) => ({
     id,
     name,
     exercises,
     cloth: clothName,
     changedAt: changedAt.toISOString(),
-    version,
+    revision,
   }))
 }
 
@@ -62,7 +62,7 @@ export function documentOf(row: SamplerRow): Sampler {
 }
 
 export function answerFor(row: SamplerRow): SamplerAnswer {
-  return { id: row.id, version: row.version, document: documentOf(row), printedVersion: row.printedVersion }
+  return { id: row.id, revision: row.revision, document: documentOf(row), printedRevision: row.printedRevision }
 }
 
 /** What the shelf shows of a document, in columns of its own. */
@@ -81,7 +81,7 @@ export async function makeSampler(sequelize: Sequelize, who: Principal, given: {
   }
   const { sampler, learners } = fileOf(given)
   return sequelize.transaction(async (transaction) => {
-    const row = await SamplerRow.create({ ...owner, ...shelfColumns(sampler), version: 1, printedVersion: null, deletedAt: null }, { transaction })
+    const row = await SamplerRow.create({ ...owner, ...shelfColumns(sampler), revision: 1, printedRevision: null, deletedAt: null }, { transaction })
     // An old file may hold learners: they become a class of the new sampler.
     if (learners.length > 0) await insertClass(who, { ...newClass('Learners', row.id), learners }, row.id, transaction)
     return row
@@ -116,7 +116,7 @@ export async function writeSampler(
   sequelize: Sequelize,
   who: Principal,
   id: string,
-  given: { readonly baseVersion: number; readonly operations: readonly UnreadOperation[] },
+  given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
   return sequelize.transaction((transaction) =>
     writeOperations(
@@ -131,9 +131,9 @@ export async function writeSampler(
           return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
         },
         save: async (row, document, applied, within) => {
-          await row.update({ ...shelfColumns(document), version: row.version + 1, changedAt: new Date() }, { transaction: within })
+          await row.update({ ...shelfColumns(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
           await OperationRow.bulkCreate(
-            applied.map((one) => ({ id: one.id, samplerId: row.id, version: row.version, operation: one.operation })),
+            applied.map((one) => ({ id: one.id, samplerId: row.id, revision: row.revision, operation: one.operation })),
             { transaction: within },
           )
         },

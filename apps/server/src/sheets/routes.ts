@@ -15,8 +15,8 @@ export function sheetRoutes(): Router {
     const document = documentOf(row)
     const learner = wanted.class !== undefined && wanted.learner !== undefined ? await findLearner(who, wanted.class, wanted.learner) : undefined
     const pdf = await print({ document, page: wanted.page, hand: wanted.hand, lesson: wanted.lesson, learner, made: new Date().toISOString() })
-    // Printing changes no document: only the note of which version is on paper.
-    await row.update({ printedVersion: row.version })
+    // Printing changes no document: only the note of which revision is on paper.
+    await row.update({ printedRevision: row.revision })
     response
       .type('application/pdf')
       .set('content-disposition', `inline; filename="${encodeURIComponent(fileName(document.name))}.pdf"`)

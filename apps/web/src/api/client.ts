@@ -63,19 +63,19 @@ export const api = {
   copySampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, {}),
   removeSampler: (id: string) => call<void>('DELETE', `/samplers/${id}`),
   restoreSampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/restore`, {}),
-  sendOperations: (id: string, baseVersion: number, operations: readonly SentOperation[]) =>
-    call<WrittenAnswer>('POST', `/samplers/${id}/operations`, { baseVersion, operations }),
+  sendOperations: (id: string, baseRevision: number, operations: readonly SentOperation[]) =>
+    call<WrittenAnswer>('POST', `/samplers/${id}/operations`, { baseRevision, operations }),
   /** From the shelf, where it is not open. */
   renameSampler: async (id: string, name: string): Promise<void> => {
-    const { version } = await api.sampler(id)
-    await api.sendOperations(id, version, [{ id: crypto.randomUUID(), operation: { kind: 'rename', name } }])
+    const { revision } = await api.sampler(id)
+    await api.sendOperations(id, revision, [{ id: crypto.randomUUID(), operation: { kind: 'rename', name } }])
   },
   classes: (sampler: string) => call<ClassSummary[]>('GET', `/samplers/${sampler}/classes`),
   group: (id: string) => call<ClassAnswer>('GET', `/classes/${id}`),
   makeClass: (given: { sampler: string; name: string }) => call<ClassAnswer>('POST', '/classes', given),
   removeClass: (id: string) => call<void>('DELETE', `/classes/${id}`),
-  sendClassOperations: (id: string, baseVersion: number, operations: readonly SentOperation<ClassOperation>[]) =>
-    call<WrittenAnswer>('POST', `/classes/${id}/operations`, { baseVersion, operations }),
+  sendClassOperations: (id: string, baseRevision: number, operations: readonly SentOperation<ClassOperation>[]) =>
+    call<WrittenAnswer>('POST', `/classes/${id}/operations`, { baseRevision, operations }),
 }
 
 export function sentenceOf(error: unknown): string {

@@ -87,7 +87,7 @@ function Work({ open }: { open: OpenSampler }) {
   const canUndo = useAppSelector((state) => canTakeBack(state, 'undo'))
   const canRedo = useAppSelector((state) => canTakeBack(state, 'redo'))
   const stage = location.pathname.split('/')[3] ?? 'cloth'
-  const stages = useMemo(() => stageStates(sampler, worked, open.version, open.printedVersion), [sampler, worked, open.version, open.printedVersion])
+  const stages = useMemo(() => stageStates(sampler, worked, open.revision, open.printedRevision), [sampler, worked, open.revision, open.printedRevision])
   useEffect(() => {
     document.title = `${sampler.name} \u2013 Lemmata`
   }, [sampler.name])

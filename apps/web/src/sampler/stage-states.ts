@@ -14,7 +14,7 @@ export interface StageState {
   readonly words: string
 }
 
-export function stageStates(sampler: Sampler, worked: WorkedInPage, version: number, printedVersion: number | null): readonly StageState[] {
+export function stageStates(sampler: Sampler, worked: WorkedInPage, revision: number, printedRevision: number | null): readonly StageState[] {
   const count = sampler.exercises.length
   const course = courseFor(worked)
   const settings = courseSettings(sampler)
@@ -34,7 +34,7 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
   // Of what has not been worked nothing is known.
   const known = worked.failed === null
   const thread = refused + noThread
-  const printedNow = printedVersion !== null && printedVersion === version
+  const printedNow = printedRevision !== null && printedRevision === revision
   return [
     { id: 'brief', name: 'Brief', complete: true, wrong: 0, words: things(sampler.brief.learners, 'learner', 'learners') },
     { id: 'stitches', name: 'Stitches', complete: count > 0, wrong: 0, words: count === 0 ? 'choose the first' : things(count, 'exercise', 'exercises') },
@@ -68,6 +68,12 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, version: num
       wrong: thread,
       words: !known ? 'not worked' : thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet',
     },
-    { id: 'sheets', name: 'Sheets', complete: printedNow, wrong: 0, words: printedNow ? 'printed' : printedVersion === null ? 'not printed' : 'changed since' },
+    {
+      id: 'sheets',
+      name: 'Sheets',
+      complete: printedNow,
+      wrong: 0,
+      words: printedNow ? 'printed' : printedRevision === null ? 'not printed' : 'changed since',
+    },
   ]
 }

@@ -41,7 +41,7 @@ const slice = createSlice({
       return done.ok ? { ...(state as ClassState), open: done.value } : { ...(state as ClassState), notice: notice([sentenceOfProblems(done.problems)]) }
     },
     classSendingBegan: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'saving')),
-    classAcknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): ClassState => {
+    classAcknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; revision: number; refused: readonly Refusal[] }>): ClassState => {
       const { open } = state as ClassState
       if (!open) return state
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))

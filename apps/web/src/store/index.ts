@@ -44,7 +44,7 @@ startSaving(startListening, {
   staleCode: 'sampler.stale',
   began: sendingBegan,
   acknowledged,
-  rebased: (answer, applied) => rebased({ answer: { printedVersion: null, ...answer }, applied }),
+  rebased: (answer, applied) => rebased({ answer: { printedRevision: null, ...answer }, applied }),
   connectionLost,
   sessionLost,
 })

@@ -20,8 +20,8 @@ export interface WayBack<One> {
 
 export interface OpenDocument<Document, One> {
   readonly id: string
-  readonly version: number
-  /** As the server has it at that version. */
+  readonly revision: number
+  /** As the server has it at that revision. */
   readonly base: Document
   /** With what is pending applied. */
   readonly document: Document
@@ -55,9 +55,9 @@ export function openDocument<Document, One>(
   pending: readonly SentOperation<One>[],
 ): Told<Document, One> {
   const again = reapply(tools, answer.document, pending)
-  const { id, version, document: base } = answer
+  const { id, revision, document: base } = answer
   return {
-    open: { id, version, base, document: again.document, pending: again.kept, undo: [], redo: [], status: again.kept.length > 0 ? 'waiting' : 'saved' },
+    open: { id, revision, base, document: again.document, pending: again.kept, undo: [], redo: [], status: again.kept.length > 0 ? 'waiting' : 'saved' },
     said: again.said,
   }
 }
@@ -90,7 +90,7 @@ export function editDocument<Document, One>(
 export function acknowledge<Document, One>(
   tools: DocumentTools<Document, One>,
   open: OpenDocument<Document, One>,
-  written: { readonly ids: readonly string[]; readonly version: number; readonly refused: readonly { readonly id: string; readonly message: string }[] },
+  written: { readonly ids: readonly string[]; readonly revision: number; readonly refused: readonly { readonly id: string; readonly message: string }[] },
 ): Told<Document, One> {
   const refused = new Map(written.refused.map((one) => [one.id, one.message] as const))
   const sent = open.pending.filter((one) => written.ids.includes(one.id))
@@ -99,7 +99,7 @@ export function acknowledge<Document, One>(
   if (refused.size === 0) {
     // What is seen already is what the server has, with the rest on top.
     const base = pending.length === 0 ? open.document : reapply(tools, open.base, sent).document
-    return { open: { ...open, version: written.version, base, pending, status }, said: [] }
+    return { open: { ...open, revision: written.revision, base, pending, status }, said: [] }
   }
   const base = reapply(
     tools,
@@ -109,7 +109,7 @@ export function acknowledge<Document, One>(
   const again = reapply(tools, base, pending)
   const gone = new Set([...refused.keys(), ...again.lost])
   const said = [...[...refused].map(([id, message]) => `${nameOf(sent.find((one) => one.id === id))} could not be kept: ${message}`), ...again.said]
-  return { open: withoutSteps({ ...open, version: written.version, base, document: again.document, pending: again.kept, status }, gone), said }
+  return { open: withoutSteps({ ...open, revision: written.revision, base, document: again.document, pending: again.kept, status }, gone), said }
 }
 
 /** Someone was quicker: their state, with this page's own changes applied again. */
@@ -124,7 +124,7 @@ export function rebase<Document, One>(
     answer.document,
     open.pending.filter((one) => !applied.includes(one.id)),
   )
-  const next = { ...open, version: answer.version, base: answer.document, document: again.document, pending: again.kept }
+  const next = { ...open, revision: answer.revision, base: answer.document, document: again.document, pending: again.kept }
   return { open: withoutSteps({ ...next, status: again.kept.length > 0 ? 'waiting' : 'saved' }, new Set(again.lost)), said: again.said }
 }
 

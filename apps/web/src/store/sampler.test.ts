@@ -23,7 +23,7 @@ import {
 } from './sampler.ts'
 
 const document = sixThursdays('2026-11-23')
-const answer = (change: Partial<SamplerAnswer> = {}): SamplerAnswer => ({ id: 's1', version: 1, document, printedVersion: null, ...change })
+const answer = (change: Partial<SamplerAnswer> = {}): SamplerAnswer => ({ id: 's1', revision: 1, document, printedRevision: null, ...change })
 const rename = (name: string): Operation => ({ kind: 'rename', name })
 const run = (...actions: Parameters<typeof samplerReducer>[1][]): SamplerState =>
   actions.reduce<SamplerState>((state, action) => samplerReducer(state, action), samplerReducer(undefined, samplerClosed()))
@@ -35,8 +35,8 @@ const lastOf = (steps: readonly { readonly operation: Operation }[] | undefined)
   return step.operation
 }
 /** The server has written these, but for what it refused. */
-const written = (ids: readonly string[], version: number, refusals: readonly { id: string; message: string }[] = []) =>
-  acknowledged({ ids, version, refused: refusals.map(({ id, message }) => ({ id, problems: [error('operation.refused', [], { said: message })] })) })
+const written = (ids: readonly string[], revision: number, refusals: readonly { id: string; message: string }[] = []) =>
+  acknowledged({ ids, revision, refused: refusals.map(({ id, message }) => ({ id, problems: [error('operation.refused', [], { said: message })] })) })
 const strandsOf = (sampler: Sampler | undefined, id: string): number | undefined => sampler?.exercises.find((one) => one.id === id)?.materials?.main?.strands
 const fourStrands: Operation = { kind: 'assign', id: 'e1', role: 'main', set: { strands: 4 } }
 const named = (name: string): Sampler => ({ ...document, name })
@@ -80,7 +80,7 @@ describe('sending', () => {
   it('keeps what was edited while the batch was on its way', () => {
     const state = run(opened, edit(rename('One'), 'do', 'op1'), sendingBegan(), edit(rename('Two'), 'do', 'op2'), written(['op1'], 2))
     expect(state.open?.pending.map((one) => one.id)).toEqual(['op2'])
-    expect(state.open?.version).toBe(2)
+    expect(state.open?.revision).toBe(2)
     expect(state.open?.status).toBe('waiting')
     expect(samplerReducer(state, written(['op2'], 3)).open?.status).toBe('saved')
   })
@@ -96,17 +96,17 @@ describe('sending', () => {
 describe('being overtaken', () => {
   it('own edits are applied again to the newest state, those that are in already are not', () => {
     const mine = run(opened, edit(rename('Mine'), 'do', 'op1'), edit(fourStrands, 'do', 'op2'))
-    const after = samplerReducer(mine, rebased({ answer: answer({ version: 5, document: named('Theirs') }), applied: ['op1'] }))
+    const after = samplerReducer(mine, rebased({ answer: answer({ revision: 5, document: named('Theirs') }), applied: ['op1'] }))
     expect(after.open?.document.name).toBe('Theirs')
     expect(strandsOf(after.open?.document, 'e1')).toBe(4)
     expect(after.open?.pending.map((one) => one.id)).toEqual(['op2'])
-    expect(after.open?.version).toBe(5)
+    expect(after.open?.revision).toBe(5)
   })
 
   it('an edit that no longer makes sense is said', () => {
     const mine = run(opened, edit(fourStrands))
     const without = { ...document, exercises: document.exercises.filter((one) => one.id !== 'e1') }
-    const after = samplerReducer(mine, rebased({ answer: answer({ version: 2, document: without }), applied: [] }))
+    const after = samplerReducer(mine, rebased({ answer: answer({ revision: 2, document: without }), applied: [] }))
     expect(after.open?.pending).toEqual([])
     expect(after.open?.status).toBe('saved')
     expect(after.notice?.text).toMatch(/"e1" is no longer in this sampler/)
@@ -174,7 +174,7 @@ describe('two pages', () => {
   it('come to the same document, and lose nothing that is not said', () => {
     fc.assert(
       fc.property(fc.array(aStep, { maxLength: 40 }), (steps) => {
-        const server = { document, version: 1, written: new Map<string, Operation>() }
+        const server = { document, revision: 1, written: new Map<string, Operation>() }
         const pages = [run(opened), run(opened)]
         const said = [0, 0]
         const made: string[] = []
@@ -187,16 +187,16 @@ describe('two pages', () => {
         const send = (page: number): void => {
           const { open } = pages[page] as SamplerState
           if (!open || open.pending.length === 0) return
-          if (open.version !== server.version) {
+          if (open.revision !== server.revision) {
             const applied = open.pending.filter((one) => server.written.has(one.id)).map((one) => one.id)
-            step(page, rebased({ answer: answer({ document: server.document, version: server.version }), applied }))
+            step(page, rebased({ answer: answer({ document: server.document, revision: server.revision }), applied }))
             return
           }
           const all = applySamplerOperations(server.document, open.pending)
           server.document = all.document
-          server.version += 1
+          server.revision += 1
           for (const { id, operation } of all.applied) server.written.set(id, operation)
-          step(page, acknowledged({ ids: open.pending.map((one) => one.id), version: server.version, refused: all.refused }))
+          step(page, acknowledged({ ids: open.pending.map((one) => one.id), revision: server.revision, refused: all.refused }))
         }
         for (const { page, what } of steps) {
           if (what === 'send') send(page)
@@ -211,7 +211,7 @@ describe('two pages', () => {
         const open = pages.map((page) => page.open as NonNullable<SamplerState['open']>)
         for (const one of open) {
           expect(one.pending).toEqual([])
-          if (one.version === server.version) expect(one.document).toEqual(server.document)
+          if (one.revision === server.revision) expect(one.document).toEqual(server.document)
           expect(one.base).toEqual(one.document)
         }
         // Nothing is gone in silence: what the server has not, a page has said.

@@ -17,8 +17,8 @@ import {
 } from './open-document.ts'
 
 export interface OpenSampler extends OpenDocument<Sampler, Operation> {
-  /** The version that the last printed sheet was made from. */
-  readonly printedVersion: number | null
+  /** The revision that the last printed sheet was made from. */
+  readonly printedRevision: number | null
 }
 
 export interface SamplerState {
@@ -39,7 +39,7 @@ const slice = createSlice({
     samplerOpened: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; pending: readonly SentOperation[] }>): SamplerState => {
       const { answer, pending } = payload
       const told = openDocument(TOOLS, answer, pending)
-      return withTold(state, told, { ...told.open, printedVersion: answer.printedVersion }, teachingOrder(told.open.document)[0]?.id ?? null)
+      return withTold(state, told, { ...told.open, printedRevision: answer.printedRevision }, teachingOrder(told.open.document)[0]?.id ?? null)
     },
     samplerClosed: (): SamplerState => initial,
     edited: (state, { payload }: PayloadAction<Edit<Operation>>): SamplerState => {
@@ -50,7 +50,7 @@ const slice = createSlice({
       return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: selectedAfter(payload.operation, selected, done.value.document) }
     },
     sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'saving')),
-    acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; version: number; refused: readonly Refusal[] }>): SamplerState => {
+    acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; revision: number; refused: readonly Refusal[] }>): SamplerState => {
       const { open } = state as SamplerState
       if (!open) return state
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
@@ -67,7 +67,7 @@ const slice = createSlice({
     connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'offline')),
     sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'signed-out')),
     connectionBack: (state): SamplerState => withOpen(state as SamplerState, backOnline),
-    printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedVersion: open.version })),
+    printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedRevision: open.revision })),
     exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({ ...(state as SamplerState), selected: payload }),
     noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
   },

@@ -16,14 +16,14 @@ const document = sixThursdays('2026-11-23')
 /** Writes what it is sent, and answers as it is told to. */
 function makePage() {
   let stored: Sampler = document
-  let version = 1
+  let revision = 1
   const requests: { readonly base: number; readonly operations: readonly SentOperation[] }[] = []
   const answers: ((operations: readonly SentOperation[]) => Promise<WrittenAnswer> | null)[] = []
   const write = (operations: readonly SentOperation[]): WrittenAnswer => {
     const done = applySamplerOperations(stored, operations)
     stored = done.document
-    version += 1
-    return { version, refused: done.refused }
+    revision += 1
+    return { revision, refused: done.refused }
   }
   const listeners = createListenerMiddleware<Saved>()
   const store = configureStore({
@@ -40,11 +40,11 @@ function makePage() {
     staleCode: 'sampler.stale',
     began: sendingBegan,
     acknowledged,
-    rebased: (answer, applied) => rebased({ answer: { printedVersion: null, ...answer }, applied }),
+    rebased: (answer, applied) => rebased({ answer: { printedRevision: null, ...answer }, applied }),
     connectionLost,
     sessionLost,
   })
-  const answer = (): SamplerAnswer => ({ id: 's1', version, document: stored, printedVersion: null })
+  const answer = (): SamplerAnswer => ({ id: 's1', revision, document: stored, printedRevision: null })
   store.dispatch(samplerOpened({ answer: answer(), pending: [] }))
   let turn = 0
   const edit = (operation: Operation): string => {
@@ -62,7 +62,7 @@ function makePage() {
     open: () => store.getState().sampler.open,
     notice: () => store.getState().sampler.notice?.text ?? '',
     stored: () => stored,
-    version: () => version,
+    revision: () => revision,
     sent: () => requests.map((one) => one.operations.map((operation) => operation.id)),
   }
 }
@@ -84,11 +84,11 @@ describe('saving', () => {
     expect(page.open()?.status).toBe('waiting')
     await wait(1)
     expect(page.sent()).toEqual([['op1', 'op2']])
-    expect(page.open()).toMatchObject({ status: 'saved', pending: [], version: 2 })
+    expect(page.open()).toMatchObject({ status: 'saved', pending: [], revision: 2 })
     expect(page.stored().name).toBe('Fog')
   })
 
-  it('keeps what is edited while a request is on its way, and sends it with the next, based on the new version', async () => {
+  it('keeps what is edited while a request is on its way, and sends it with the next, based on the new revision', async () => {
     const page = makePage()
     page.edit(rename('Fog'))
     page.next(
@@ -164,7 +164,7 @@ describe('saving', () => {
     page.edit(title('e1', 'Drizzle'))
     page.next(() => {
       page.write([{ id: 'other', operation: rename('Theirs') }])
-      const current: SamplerAnswer = { id: 's1', version: page.version(), document: page.stored(), printedVersion: null }
+      const current: SamplerAnswer = { id: 's1', revision: page.revision(), document: page.stored(), printedRevision: null }
       return Promise.reject(new ApiError(409, 'sampler.stale', 'Someone was quicker.', { current, applied: [] }))
     })
     await wait(500)
@@ -193,9 +193,9 @@ describe('saving', () => {
         }),
     )
     await wait(600)
-    page.store.dispatch(samplerOpened({ answer: { id: 's2', version: 7, document, printedVersion: null }, pending: [] }))
+    page.store.dispatch(samplerOpened({ answer: { id: 's2', revision: 7, document, printedRevision: null }, pending: [] }))
     await wait(2000)
-    expect(page.open()).toMatchObject({ id: 's2', version: 7, status: 'saved' })
+    expect(page.open()).toMatchObject({ id: 's2', revision: 7, status: 'saved' })
     expect(page.open()?.document.name).toBe(document.name)
   })
 })

@@ -20,10 +20,10 @@ export interface Saving<State, Document, One> {
   /** What the unsent edits of a document are kept under. */
   readonly keyOf: (id: string) => string
   readonly open: (state: State) => OpenDocument<Document, One> | null
-  readonly send: (id: string, baseVersion: number, operations: readonly SentOperation<One>[]) => Promise<WrittenAnswer>
+  readonly send: (id: string, baseRevision: number, operations: readonly SentOperation<One>[]) => Promise<WrittenAnswer>
   readonly staleCode: string
   readonly began: () => UnknownAction
-  readonly acknowledged: (written: { ids: readonly string[]; version: number; refused: readonly Refusal[] }) => UnknownAction
+  readonly acknowledged: (written: { ids: readonly string[]; revision: number; refused: readonly Refusal[] }) => UnknownAction
   readonly rebased: (answer: DocumentAnswer<Document>, applied: readonly string[]) => UnknownAction
   readonly connectionLost: () => UnknownAction
   readonly sessionLost: () => UnknownAction
@@ -102,7 +102,7 @@ async function sendOnce<State, Document, One>(
   // What comes back is for this document, and another may have been opened meanwhile.
   const isOpenStill = (): boolean => saving.open(api.getState())?.id === open.id
   try {
-    const written = await saving.send(open.id, open.version, batch)
+    const written = await saving.send(open.id, open.revision, batch)
     if (isOpenStill()) api.dispatch(saving.acknowledged({ ids, ...written }))
     else await keepUnsent(saving.keyOf(open.id), batch, [])
     return 'sent'
@@ -135,7 +135,7 @@ function recover<State, Document, One>(
   if (ids.length > 1) return 'alone'
   const message = thrown instanceof Error ? thrown.message : 'It was refused.'
   const problem = error('operation.refused', [], { said: message })
-  api.dispatch(saving.acknowledged({ ids, version: open.version, refused: ids.map((id) => ({ id, problems: [problem] })) }))
+  api.dispatch(saving.acknowledged({ ids, revision: open.revision, refused: ids.map((id) => ({ id, problems: [problem] })) }))
   return 'alone'
 }
 

@@ -37,14 +37,14 @@ describe('documents', () => {
     expect(makeClass.safeParse({ document: {} }).success).toBe(false)
   })
 
-  it('operations come with ids, at least one and at most five hundred, on a version that there can be', () => {
+  it('operations come with ids, at least one and at most five hundred, on a revision that there can be', () => {
     const some = (count: number) => Array.from({ length: count }, () => ({ id: randomUUID(), operation: { kind: 'rename', name: 'x' } }))
-    expect(sendOperations.safeParse({ baseVersion: 1, operations: some(500) }).success).toBe(true)
-    expect(sendOperations.safeParse({ baseVersion: 1, operations: some(501) }).success).toBe(false)
-    expect(sendOperations.safeParse({ baseVersion: 1, operations: [] }).success).toBe(false)
-    expect(sendOperations.safeParse({ baseVersion: 0, operations: some(1) }).success).toBe(false)
-    expect(sendOperations.safeParse({ baseVersion: 1.5, operations: some(1) }).success).toBe(false)
-    expect(sendOperations.safeParse({ baseVersion: 1, operations: [{ id: 'op1', operation: {} }] }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseRevision: 1, operations: some(500) }).success).toBe(true)
+    expect(sendOperations.safeParse({ baseRevision: 1, operations: some(501) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseRevision: 1, operations: [] }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseRevision: 0, operations: some(1) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseRevision: 1.5, operations: some(1) }).success).toBe(false)
+    expect(sendOperations.safeParse({ baseRevision: 1, operations: [{ id: 'op1', operation: {} }] }).success).toBe(false)
   })
 })
 

@@ -24,7 +24,7 @@ export const MOST_BODY_BYTES = 4_000_000
 
 /** Each operation is read by itself: one that cannot be read takes no other with it. */
 export const sendOperations = z.object({
-  baseVersion: z.number().int().min(1),
+  baseRevision: z.number().int().min(1),
   operations: z
     .array(z.object({ id: z.uuid(), operation: z.unknown() }))
     .min(1)
@@ -61,19 +61,19 @@ export interface SamplerSummary {
   readonly exercises: number
   readonly cloth: string
   readonly changedAt: string
-  readonly version: number
+  readonly revision: number
 }
 
-/** A document that is changed by operations, with the version that they are based on. */
+/** A document that is changed by operations, with the revision that they are based on. */
 export interface DocumentAnswer<Document> {
   readonly id: string
-  readonly version: number
+  readonly revision: number
   readonly document: Document
 }
 
 export interface SamplerAnswer extends DocumentAnswer<Sampler> {
-  /** The version that the last printed sheet was made from. */
-  readonly printedVersion: number | null
+  /** The revision that the last printed sheet was made from. */
+  readonly printedRevision: number | null
 }
 
 export type ClassAnswer = DocumentAnswer<ClassDocument>
@@ -86,7 +86,7 @@ export interface ClassSummary {
 
 /** What was sent has been written, but for what is named: each refused by itself, with its reasons. */
 export interface WrittenAnswer {
-  readonly version: number
+  readonly revision: number
   readonly refused: readonly Refusal[]
 }
 
