@@ -169,7 +169,7 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
   const between = new Map<number, SurfaceMove[]>()
   for (const move of worked.surfaceMoves) between.set(move.afterHole, [...(between.get(move.afterHole) ?? []), move])
   const onSurface = (after: number): void => {
-    for (const surface of between.get(after) ?? []) {
+    for (const surface of shapedOnce(between.get(after) ?? [])) {
       const hole = after >= 0 ? (numbers.get((worked.holes[after] as Hole).same) as number) : 0
       steps.push({
         number: 0,
@@ -233,6 +233,12 @@ function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch,
     onSurface(index)
   }
   return { steps, numbers }
+}
+
+/** A thread led by way of several places is one thing to do; on the way to a bead or past another thread, it is none. */
+function shapedOnce(moves: readonly SurfaceMove[]): readonly SurfaceMove[] {
+  const others = moves.filter((move) => move.kind !== 'lead')
+  return others.length > 0 ? others : moves.slice(-1)
 }
 
 function moveOf(document: StitchDocument, hole: Hole): Move | null {

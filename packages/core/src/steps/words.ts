@@ -46,6 +46,7 @@ const ON_SURFACE: { readonly [Kind in SurfaceKind]: (move: Said, hand: 'right' |
   under: (move, hand) => slideSentence('Slide under', move, hand),
   over: (move, hand) => slideSentence('Pass over', move, hand),
   lay: () => 'Lay the thread along the line on top of the cloth, easy and without a twist.',
+  lead: () => 'Lay the thread on the cloth as it is drawn here, easy and not pulled straight.',
   round: () => 'Take the thread round the pin.',
   pin: () => 'Set a pin at the tip, its point back in the cloth and away from your hands.',
   bead: () => 'Take a bead on the thread and slide it down to the cloth.',

@@ -86,7 +86,7 @@ export interface Fitted {
 }
 
 /** What is done on the surface, between one hole and the next. */
-export type SurfaceKind = 'under' | 'over' | 'lay' | 'round' | 'pin' | 'bead' | 'pad' | 'cut' | 'withdraw'
+export type SurfaceKind = 'under' | 'over' | 'lay' | 'lead' | 'round' | 'pin' | 'bead' | 'pad' | 'cut' | 'withdraw'
 
 /** The needle slides past threads on the front, or something else is done on the surface. */
 export interface SurfaceMove {

@@ -5,8 +5,10 @@ import type { MoveRule } from './rule.ts'
 
 export const by: MoveRule<ByMove, CompiledByKind['by']> = {
   read: (move, common, reader) => ({ ...common, kind: 'by', point: reader.point(move.by) }),
-  work: (move, { point, thread }) => {
-    const found = point(move.point)
-    if (found) thread.lead([found.at], 'move.nothing-to-lead')
+  work: (move, hand) => {
+    const found = hand.point(move.point)
+    if (!found) return
+    hand.thread.lead([found.at], 'move.nothing-to-lead')
+    hand.thread.surface('lead', found.at, hand.context(move, found.direction))
   },
 }

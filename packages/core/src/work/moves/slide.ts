@@ -7,7 +7,7 @@ import { wayRoundPost } from '../post-rule.ts'
 import { sideOf } from '../thread-lie.ts'
 import type { MoveContext, ThreadReference } from '../thread-settings.ts'
 import type { ThreadState } from '../thread-state.ts'
-import type { Segment } from '../types.ts'
+import type { Segment, SurfaceMove } from '../types.ts'
 import type { Hand, MoveReader, MoveRule } from './rule.ts'
 
 export const under: MoveRule<UnderMove, CompiledSlide<'under'>> = {
@@ -106,10 +106,17 @@ function slidePast(
   slid.side = { x: -side.x, y: -side.y }
   slid.at = lead.at
   const fromSide = dot(side, leftOf(context.direction)) >= 0 ? 'left' : 'right'
-  const last = thread.surfaceMoves.at(-1)
+  const last = lastPast(thread)
   if (last && last.labels.length > 0 && last.from !== fromSide) thread.note('alternate')
   thread.surface(kind, lead.at, context, { from: fromSide, hitch: how.hitch, labels: references.map((one) => one.label) })
   if (context.label !== null && references[0]?.label !== undefined) thread.cutWay(context)
+}
+
+/** What was passed before; led across the cloth in between or not. */
+function lastPast({ surfaceMoves }: ThreadState): SurfaceMove | undefined {
+  let index = surfaceMoves.length - 1
+  while (surfaceMoves[index]?.kind === 'lead') index -= 1
+  return surfaceMoves[index]
 }
 
 /** Rows of weaving are pressed against each other until they lie round, not straight from spoke to spoke. */
