@@ -47,7 +47,7 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
-    files: ['**/*.test.ts', '**/testing/*.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.ts', '**/*.test.tsx', '**/testing/*.ts', '**/testing/*.tsx', 'e2e/**/*.ts'],
     rules: {
       'max-lines': ['error', 600],
       '@typescript-eslint/no-unsafe-call': 'off',

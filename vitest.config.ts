@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
-    include: ['packages/**/*.test.ts', 'apps/**/*.test.ts', 'scripts/**/*.test.ts'],
+    include: ['packages/**/*.test.ts', 'apps/**/*.test.ts', 'apps/web/**/*.test.tsx', 'scripts/**/*.test.ts'],
     testTimeout: 30_000,
     hookTimeout: 60_000,
     // The server's tests share one private MariaDB; each file makes a database of its own.

@@ -1,7 +1,7 @@
 /** Fields that keep what is typed until it is meant (Enter or leaving the field), and say what is wrong with it. */
 import { formatLength, type LengthUnit, parseLength } from '@lemmata/core/units'
 import { Input, InputNumber } from 'antd'
-import { type ReactNode, useId, useState } from 'react'
+import { type ReactNode, useId, useRef, useState } from 'react'
 
 export function Field({ label, children, hint }: { label: string; children: (id: string) => ReactNode; hint?: ReactNode }) {
   const id = useId()
@@ -81,8 +81,12 @@ interface NumberProps {
 
 export function NumberField({ label, value, min, max, step = 1, suffix, hint, onChange }: NumberProps) {
   const [typed, setTyped] = useState<number | null>(null)
-  const keep = (): void => {
-    if (typed !== null && typed !== value) onChange(typed)
+  const isInField = useRef(false)
+  // What is out of range is heard of only after the field has been left, when it has been brought into it: it is read here.
+  const keep = (text: string): void => {
+    const read = typed ?? (text.trim() === '' ? NaN : Number(text))
+    const next = Math.min(max, Math.max(min, read))
+    if (Number.isFinite(next) && next !== value) onChange(next)
     setTyped(null)
   }
   return (
@@ -96,10 +100,16 @@ export function NumberField({ label, value, min, max, step = 1, suffix, hint, on
           max={max}
           step={step}
           suffix={suffix}
-          onChange={(next) => setTyped(next)}
+          onChange={(next) => isInField.current && setTyped(next)}
           onStep={(next) => onChange(Number(next))}
-          onBlur={keep}
-          onPressEnter={keep}
+          onFocus={() => {
+            isInField.current = true
+          }}
+          onBlur={(event) => {
+            isInField.current = false
+            keep(event.target.value)
+          }}
+          onPressEnter={(event) => keep(event.currentTarget.value)}
         />
       )}
     </Field>

@@ -1,0 +1,142 @@
+// @vitest-environment jsdom
+/** The card of the chosen exercise: what is known of it, what can be set, and what each edit leaves alone. */
+import { sixThursdays } from '@lemmata/contract/demo'
+import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { fireEvent, screen } from '@testing-library/react'
+import { afterEach, describe, expect, it } from 'vitest'
+import { useWorked } from '../compute/use-worked.ts'
+import { undo } from '../store/index.ts'
+import { choose, closePage, openPage } from '../testing/page.tsx'
+import { ExerciseCard } from './ExerciseCard.tsx'
+import { useSampler } from './use-sampler.ts'
+
+const demo = sixThursdays('2026-12-03')
+const LINE: Sampler = {
+  ...demo,
+  units: 'mm',
+  drawing: { groups: [], guides: [{ id: 'g1', name: 'Gust', guide: { kind: 'line', path: 'M 40 60 H 140' } }] },
+  exercises: [{ id: 'e1', name: 'Gust', stitch: 'back-stitch', on: [{ guide: 'g1' }], parameters: { L: 3 } }],
+  lessons: [{ id: 'l1', title: 'One', exercises: ['e1'] }],
+  keptOrders: [],
+}
+const withExercise = (change: Partial<Exercise>): Sampler => ({ ...LINE, exercises: [{ ...(LINE.exercises[0] as Exercise), ...change }] })
+
+function Card() {
+  const sampler = useSampler()
+  const { results } = useWorked()
+  const exercise = sampler.exercises[0]
+  return exercise ? <ExerciseCard sampler={sampler} exercise={exercise} result={results.get(exercise.id) ?? null} /> : <p>nothing chosen</p>
+}
+const open = (sampler: Sampler = LINE) => openPage(sampler, <Card />)
+afterEach(closePage)
+
+const type = (label: string, text: string): void => {
+  const field = screen.getByLabelText(label)
+  fireEvent.focus(field)
+  fireEvent.change(field, { target: { value: text } })
+  fireEvent.blur(field)
+}
+
+describe('lengths', () => {
+  it('asked and fitted stand side by side: 100 mm at 3 mm are 33 stitches of 3.03 mm', () => {
+    open()
+    expect(screen.getByText('fitted 3.03 mm')).toBeTruthy()
+    expect(screen.getByTestId('fitted-count').textContent).toBe('33')
+    expect(screen.getByTestId('fitted-pitch').textContent).toBe('3.03 mm')
+  })
+
+  it('one that is typed is kept and worked: a decimal comma is understood', () => {
+    const page = open()
+    type('Stitch', '2,5')
+    expect(page.document().exercises[0]?.parameters).toEqual({ L: 2.5 })
+    expect(screen.getByTestId('fitted-count').textContent).toBe('40')
+  })
+
+  it('one outside its window is a caution with the usual length', () => {
+    open()
+    type('Stitch', '6')
+    expect(screen.getByText(/^Stitch comes to 5\.88 mm; over 4 mm a stitch of this weight sags\. Usual: /, { exact: false })).toBeTruthy()
+  })
+
+  it('a height to the side is not said to be fitted to another', () => {
+    open(withExercise({ stitch: 'blanket-stitch', parameters: { L: 3, H: 6 } }))
+    expect(screen.getByText('fitted 6.00 mm')).toBeTruthy()
+  })
+
+  it('in inches they are inches', () => {
+    open({ ...LINE, units: 'in' })
+    expect(screen.getByTestId('fitted-pitch').textContent).toMatch(/^0\.12 in/)
+  })
+})
+
+describe('the other settings', () => {
+  it('every so many marks begin with every third', async () => {
+    const page = open()
+    await choose('Marks on the cloth', 'A dot for every third hole')
+    expect(page.document().exercises[0]).toMatchObject({ marks: 'every-nth', nth: 3 })
+  })
+
+  it('a stitch that a learner may take is added, and one that stays keeps what was set for it', async () => {
+    const page = open(withExercise({ substitutes: [{ stitch: 'stem-stitch', parameters: { L: 5 } }] }))
+    await choose('Also allowed', 'Split stitch')
+    expect(page.document().exercises[0]?.substitutes).toEqual([{ stitch: 'stem-stitch', parameters: { L: 5 } }, { stitch: 'split-stitch' }])
+    expect(screen.getByText('Or split stitch:')).toBeTruthy()
+  })
+
+  it('a name of nothing is no name; another is kept', () => {
+    const page = open()
+    type('Name', '')
+    expect(page.document().exercises[0]?.name).toBe('Gust')
+    type('Name', ' Squall ')
+    expect(page.document().exercises[0]?.name).toBe('Squall')
+  })
+
+  it('a square is as large as it is typed', () => {
+    const page = open({
+      ...withExercise({ stitch: 'sorbello-stitch', parameters: {} }),
+      drawing: { groups: [], guides: [{ id: 'g1', guide: { kind: 'square', at: [80, 80], sideMm: 6 } }] },
+    })
+    type('Side', '8')
+    expect(page.document().drawing.guides[0]?.guide).toMatchObject({ kind: 'square', sideMm: 8 })
+  })
+})
+
+describe('taking off', () => {
+  it('is one step, said, and put back whole', async () => {
+    const page = open()
+    fireEvent.click(screen.getByText('Take off'))
+    expect(page.document().exercises).toEqual([])
+    expect(page.document().lessons.flatMap((one) => one.exercises)).toEqual([])
+    expect(await screen.findByText(/Gust is taken off/)).toBeTruthy()
+    undo()
+    expect(page.document()).toEqual(LINE)
+  })
+})
+
+describe('what is known', () => {
+  it('a curve that is too tight has its sentence and a mend that is pressed', () => {
+    const page = open({
+      ...withExercise({ materials: { main: { strands: 6 } } }),
+      drawing: { groups: [], guides: [{ id: 'g1', guide: { kind: 'line', path: 'M 80 80 A 1.2 1.2 0 0 1 82.4 80 A 1.2 1.2 0 0 1 80 80' } }] },
+    })
+    const line = screen.getByText(/Even at its shortest good length back stitch leaves the line/, { exact: false })
+    const mend = line.querySelector('button')
+    expect(mend?.textContent).toMatch(/strand|larger|Ease/)
+    const before = page.document()
+    fireEvent.click(mend as HTMLElement)
+    expect(page.document()).not.toEqual(before)
+  })
+
+  it('each thread of a couched line has its length', () => {
+    open(withExercise({ stitch: 'couching-stitch', parameters: {} }))
+    expect(screen.getByText(/^laid thread: .*needleful/)).toBeTruthy()
+    expect(screen.getByText(/^tie: .*needleful/)).toBeTruthy()
+  })
+
+  it('what cannot be worked says so and keeps the settings that can be changed', () => {
+    open(withExercise({ stitch: 'satin-stitch', parameters: {} }))
+    expect(screen.getByText(/Satin stitch is worked on/, { exact: false })).toBeTruthy()
+    expect(screen.queryByTestId('fitted-count')).toBeNull()
+    expect(screen.getByLabelText('Name')).toBeTruthy()
+  })
+})
