@@ -35,7 +35,7 @@ describe('the course', () => {
     type('Lessons', '900')
     expect(page.document().brief.lessons).toBe(200)
     // Shown is what is kept.
-    expect((screen.getByLabelText('Lessons') as HTMLInputElement).value).toBe('200')
+    expect(screen.getByLabelText<HTMLInputElement>('Lessons').value).toBe('200')
     type('Lessons', '')
     expect(page.document().brief.lessons).toBe(200)
   })

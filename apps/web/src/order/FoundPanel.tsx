@@ -11,6 +11,7 @@ import {
   type OrderProgress,
   tallyOf,
 } from '@lemmata/core/order'
+import { cutText } from '@lemmata/contract'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted } from '@lemmata/core/units'
 import { Button, Input, Progress } from 'antd'
@@ -292,7 +293,7 @@ function KeepField({ label, onKeep }: { label: string; onKeep: (name: string) =>
       onSubmit={(event) => {
         event.preventDefault()
         if (name.trim() === '') return
-        onKeep(name.trim().slice(0, 80))
+        onKeep(cutText(name.trim(), 80))
         setName('')
       }}
     >

@@ -2,10 +2,10 @@
  * A stage in a page without a browser: the real store, the real reducers, the stitches really worked; only the worker and
  * the server are left away. What is edited is read back from the store's document.
  */
+import './furnish.ts'
 import { workSampler } from '@lemmata/core/exercise'
 import type { Sampler } from '@lemmata/core/sampler'
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react'
-import userEvent from '@testing-library/user-event'
 import { App } from 'antd'
 import { type ReactNode, useMemo } from 'react'
 import { Provider } from 'react-redux'
@@ -14,30 +14,7 @@ import { WorkedContext, type WorkedInPage } from '../compute/use-worked.ts'
 import { store, useAppSelector } from '../store/index.ts'
 import { samplerClosed, samplerOpened } from '../store/sampler.ts'
 
-/** What a browser has and jsdom lacks, asked for by the components. */
-function furnish(): void {
-  window.matchMedia = (query: string) =>
-    ({
-      matches: false,
-      media: query,
-      onchange: null,
-      addEventListener: none,
-      removeEventListener: none,
-      addListener: none,
-      removeListener: none,
-      dispatchEvent: () => false,
-    }) as MediaQueryList
-  window.ResizeObserver = class {
-    observe = none
-    unobserve = none
-    disconnect = none
-  }
-  Element.prototype.scrollIntoView = none
-}
-const none = (): void => undefined
-
 export interface Page {
-  readonly user: ReturnType<typeof userEvent.setup>
   /** The document as it is now. */
   readonly document: () => Sampler
   /** The last thing that was said to the teacher. */
@@ -45,7 +22,6 @@ export interface Page {
 }
 
 export function openPage(sampler: Sampler, stage: ReactNode): Page {
-  furnish()
   store.dispatch(samplerOpened({ answer: { id: `s${Math.random()}`, revision: 1, document: sampler, printedRevision: null }, pending: [] }))
   const router = createMemoryRouter([{ path: '/', element: <Open />, children: [{ index: true, element: stage }] }])
   render(
@@ -56,7 +32,6 @@ export function openPage(sampler: Sampler, stage: ReactNode): Page {
     </Provider>,
   )
   return {
-    user: userEvent.setup(),
     document: () => {
       const { open } = store.getState().sampler
       if (!open) throw new Error('no sampler is open')
