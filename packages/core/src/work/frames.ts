@@ -3,7 +3,8 @@
  * stitches share a rule. A frame turns its own coordinates into points of the cloth.
  */
 import { error, type Figures, type Problem, type ProblemPath } from '../base/index.ts'
-import { leftOf, type Place as PathPlace, type Point, step } from '../geometry/index.ts'
+import { distance, leftOf, type Place as PathPlace, type Point, step } from '../geometry/index.ts'
+import { MoveError } from './thread-settings.ts'
 import type { LegFit } from './types.ts'
 
 export interface Frame {
@@ -40,6 +41,16 @@ export interface Run {
   /** Begins again after a corner. */
   readonly afterCorner: boolean
 }
+
+/** Round a line that meets itself after a stitch or two the next hole is the first: what is wrong is the line, not the stitch. */
+export function meetsItself(thrown: unknown, { endFrame, frames }: Run): MoveError | null {
+  const isSameHole = thrown instanceof MoveError && /same-hole$/.test(thrown.told.code)
+  const [first] = frames
+  if (!isSameHole || !first || frames.length > 2) return null
+  return distance(first.at(0, 0).at, endFrame.at(0, 0).at) < MEETS_MM ? new MoveError('place.closes-at-once', { stitches: frames.length }) : null
+}
+
+const MEETS_MM = 0.1
 
 export interface Placed {
   readonly runs: readonly Run[]

@@ -386,6 +386,17 @@ describe('when', () => {
   })
 })
 
+describe('a line that closes at once', () => {
+  it('is named as what is wrong, and not the stitch that meets itself there', () => {
+    // Round a ring of 0.6 mm, 3.8 mm long, a back stitch of 4 mm is worked once: it comes up where it went down.
+    const back: Move[] = [{ up: ['L', 0] }, { down: [0, 0] }]
+    const ring = guideOf({ kind: 'line', path: 'M 50 50 A 0.6 0.6 0 0 1 51.2 50 A 0.6 0.6 0 0 1 50 50' })
+    expect(refusal(back, { guide: ring, place: { along: { step: ['L'], tail: 0, closedTail: 0 } } })).toMatch(
+      /this line closes after a single stitch.*Draw it larger, or take shorter stitches or fewer strands\.$/,
+    )
+  })
+})
+
 describe('what would never end', () => {
   it('more repeats than a hand could make in a year are refused before they are made', () => {
     expect(refusal(RUN, { place: { along: { step: [0.00001], tail: 0 } } })).toMatch(/make more than 60000|make more than 60.000/)

@@ -70,6 +70,8 @@ export const WORK_SENTENCES: Sentences = {
   'place.nothing-inside': 'nothing is left of this shape so far inside its outline. Make it larger.',
   'place.no-step': 'the steps along the guide must all be longer than 0.',
   'place.many-along': 'stitches {apart} apart make more than {most} of them on this line. Ask for longer ones.',
+  'place.closes-at-once': ({ stitches }) =>
+    `this line closes after ${stitches === 1 ? 'a single stitch' : 'two stitches'}, which would lie in the same hole again. Draw it larger, or take shorter stitches or fewer strands.`,
   'place.no-spacing': 'the spacing of a fill must be above 0.',
   'place.many-across': 'stitches {apart} apart make more than {most} of them in this shape. Ask for wider ones.',
   'place.short-rows': 'the rows of this fill are too short: each must be longer than it reaches into the last.',

@@ -17,7 +17,7 @@ import {
 import { compileStitch } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { type Around, findPoint, type FoundPoint } from './find-point.ts'
-import type { Frame, Placed, Run } from './frames.ts'
+import { type Frame, meetsItself, type Placed, type Run } from './frames.ts'
 import { guideValues, isNow, labelCounted, preparesFor, stitchesInRepeat } from './meanings.ts'
 import { type Hand, workMove } from './moves/index.ts'
 import { placePass } from './place-pass.ts'
@@ -278,7 +278,7 @@ class Worker implements Hand {
         try {
           this.move(move, { pass: passIndex, block, list, repeat: k, move: move.index, inner: null })
         } catch (thrown) {
-          return this.problem(thrown, ['passes', passIndex, block, move.index])
+          return this.problem(meetsItself(thrown, run) ?? thrown, ['passes', passIndex, block, move.index])
         }
       }
     }
