@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 
 /** Share of lines, tests over tests and code together. Browser tests count for the whole. */
-const FLOORS = { 'packages/core': 0.19, 'packages/contract': 0.26, 'packages/print': 0.35, 'apps/server': 0.3, 'apps/cli': 0.2, 'apps/web': 0.08, '.': 0.19 }
+const FLOORS = { 'packages/core': 0.24, 'packages/contract': 0.28, 'packages/print': 0.4, 'apps/server': 0.32, 'apps/cli': 0.2, 'apps/web': 0.18, '.': 0.25 }
 const LEFT_OUT = new Set(['node_modules', 'dist', '.data', '.git', '.stryker-tmp', 'test-results', 'docs'])
 
 export function shares(root) {

@@ -140,3 +140,31 @@ describe('what is known', () => {
     expect(screen.getByLabelText('Name')).toBeTruthy()
   })
 })
+
+describe('the trial log', () => {
+  const note = (result: string): void => {
+    fireEvent.change(screen.getByLabelText('How it came out'), { target: { value: result } })
+    fireEvent.click(screen.getByText('Note this trial'))
+  }
+  const trials = (page: ReturnType<typeof open>) => page.document().exercises[0]?.trials ?? []
+
+  it('keeps what was tried with today’s date, its setting in words, and how it came out', () => {
+    const page = open()
+    note('  even, a little stiff ')
+    expect(trials(page)).toMatchObject([{ on: new Date().toISOString().slice(0, 10), result: 'even, a little stiff', verdict: 'keep' }])
+    expect(trials(page)[0]?.setting).toMatch(/^\w+ strands?, stitch 3\.00 mm, 33 stitches$/)
+    expect(screen.getByLabelText<HTMLInputElement>('How it came out').value).toBe('')
+  })
+
+  it('votes are given to one of them, and one is removed', () => {
+    const page = open()
+    note('first')
+    note('second')
+    const votes = screen.getAllByLabelText(/^Preferred by, /)[1] as HTMLElement
+    fireEvent.change(votes, { target: { value: '7' } })
+    fireEvent.blur(votes)
+    expect(trials(page).map((one) => one.votes)).toEqual([undefined, 7])
+    fireEvent.click(screen.getAllByLabelText(/^Remove the trial /)[0] as HTMLElement)
+    expect(trials(page).map((one) => one.result)).toEqual(['second'])
+  })
+})

@@ -7,7 +7,7 @@ import { LIBRARY } from './index.ts'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../../../..')
 /** Data, tests, and upgrades, which know what an old document meant. */
-const ALLOWED = [/\/stitches\/library\//, /\.(test|spec)\.ts$/, /\/demo\//, /\/e2e\//, /\/bench\//, /\/upgrade\//]
+const ALLOWED = [/\/stitches\/library\//, /\.(test|spec)\.tsx?$/, /\/demo\//, /\/e2e\//, /\/bench\//, /\/upgrade\//]
 
 function* sources(folder: string): Generator<string> {
   for (const name of readdirSync(folder)) {

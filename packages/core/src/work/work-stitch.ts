@@ -232,7 +232,6 @@ class Worker implements Hand {
     const downs = (moves: readonly CompiledMove[]): number => moves.filter((move) => move.kind === 'down').length
     const perRepeat = pass.cycle.reduce((total, list) => total + downs(list), 0) / pass.cycle.length
     const started = placed.runs.reduce((total, run) => total + downs(run.afterCorner ? (pass.afterCorner ?? pass.start) : pass.start), 0)
-    const stitches = stitchesInRepeat(pass)
     const advances = placed.legs.reduce((total, leg) => total + leg.count, 0)
     const { place } = pass
     const pitchMm =
@@ -241,7 +240,7 @@ class Worker implements Hand {
         : (placed.legs[0]?.pitchMm ?? 0)
     const asked = place.kind === 'along' ? this.advanceMm : place.kind === 'across' ? this.value(place.pitch) : pitchMm
     return {
-      count: Math.round((repeats + (perRepeat > 0 ? started / perRepeat : 0)) * stitches),
+      count: Math.round((repeats + (perRepeat > 0 ? started / perRepeat : 0)) * stitchesInRepeat(pass)),
       pitchMm,
       lengthMm: placed.lengthMm,
       legs: placed.legs,

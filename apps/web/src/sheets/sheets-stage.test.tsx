@@ -1,0 +1,70 @@
+// @vitest-environment jsdom
+/** The Sheets stage: which pages there are for whom, and the address that the server makes the PDF from. */
+import { sixThursdays } from '@lemmata/contract/demo'
+import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { act, fireEvent, screen } from '@testing-library/react'
+import { afterEach, describe, expect, it } from 'vitest'
+import { edit, store } from '../store/index.ts'
+import { choose, closePage, openPage } from '../testing/page.tsx'
+import { SheetsStage } from './SheetsStage.tsx'
+
+const demo = sixThursdays('2026-12-03')
+const open = (sampler: Sampler = demo) => openPage(sampler, <SheetsStage />)
+const pages = (): HTMLElement[] => screen.queryAllByRole('img', { name: /^Page \d+ of \d+$/ })
+const address = (): URL => new URL(screen.getByText('Make the PDF').closest('a')?.getAttribute('href') ?? '', 'http://here')
+afterEach(closePage)
+
+describe('the pages', () => {
+  it('are numbered, and of one lesson fewer than of the whole sampler', async () => {
+    open()
+    const all = pages().length
+    expect(all).toBeGreaterThan(demo.lessons.length)
+    expect(pages().at(-1)?.getAttribute('aria-label')).toBe(`Page ${all} of ${all}`)
+    await choose('Lesson', demo.lessons[0]?.title ?? '')
+    expect(pages().length).toBeLessThan(all)
+    expect(pages().length).toBeGreaterThan(0)
+  })
+
+  it('on letter paper are broader and shorter than on A4', () => {
+    open()
+    const size = (): number[] => [pages()[0]?.style.width, pages()[0]?.style.height].map((one) => Number.parseFloat(one ?? ''))
+    const [a4Wide = 0, a4High = 0] = size()
+    fireEvent.click(screen.getByText('Letter'))
+    const [wide = 0, high = 0] = size()
+    // 210 by 297 mm against 215.9 by 279.4.
+    expect(wide / a4Wide).toBeCloseTo(215.9 / 210, 3)
+    expect(high / a4High).toBeCloseTo(279.4 / 297, 3)
+  })
+
+  it('without an exercise there are none, and nothing can be printed', () => {
+    open(newSampler('Empty'))
+    expect(pages()).toEqual([])
+    expect(screen.getByText('There is nothing to print yet. Choose a stitch first.')).toBeTruthy()
+  })
+})
+
+describe('the PDF', () => {
+  it('is asked for by paper, hand and lesson', async () => {
+    open()
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'right' })
+    fireEvent.click(screen.getByText('Left hand'))
+    fireEvent.click(screen.getByText('Letter'))
+    await choose('Lesson', demo.lessons[1]?.title ?? '')
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'letter', hand: 'left', lesson: demo.lessons[1]?.id })
+    expect(address().pathname).toBe(`/api/samplers/${store.getState().sampler.open?.id ?? ''}/sheet.pdf`)
+  })
+
+  it('waits until what was edited is saved, and says so', () => {
+    open()
+    expect(screen.queryByText('Saving first …')).toBeNull()
+    act(() => edit({ kind: 'rename', name: 'Storm' }))
+    expect(screen.getByText('Saving first …')).toBeTruthy()
+    expect(screen.getByText('Make the PDF').closest('a')?.className).toContain('disabled')
+  })
+
+  it('once made is noted as printed of this revision', () => {
+    open()
+    fireEvent.click(screen.getByText('Make the PDF'))
+    expect(store.getState().sampler.open?.printedRevision).toBe(1)
+  })
+})
