@@ -30,10 +30,9 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
     case 'frame': {
       const s = value(form.s)
       // Rails and outlines reach as far as they do where the point lies, not where its frame begins.
-      const there = frame.reachAt && s !== 0 ? once(frame.reachAt, s) : null
+      const there = frame.reachAt && s !== 0 ? once(frame, s) : null
       const wanted = value(form.t, there ? (name) => (isReach(name) ? there()[name] : undefined) : undefined)
-      const values = wanted !== 0 && there ? there() : frame.values
-      const reach = wanted > 0 ? values['wl'] : values['wr']
+      const reach = wanted === 0 ? undefined : (there ? there() : frame.values)[wanted > 0 ? 'wl' : 'wr']
       // A shape is not to be left: what its tip has no room for lies on its edge.
       const t = frame.outlined && reach !== undefined ? Math.sign(wanted) * Math.min(Math.abs(wanted), reach) : wanted
       const place = frame.at(s, t)
@@ -75,7 +74,9 @@ function isReach(name: string): name is keyof Reach {
 }
 
 /** Measuring an outline costs: only when it is asked for, and once. */
-function once(reachAt: (s: number) => Reach, s: number): () => Reach {
-  let reach: Reach | null = null
-  return () => (reach ??= reachAt(s))
+function once(frame: Frame, s: number): () => Reach {
+  let reach: Reach | undefined
+  return () => (reach ??= frame.reachAt?.(s) ?? NOWHERE)
 }
+
+const NOWHERE: Reach = { wl: 0, wr: 0, w: 0 }

@@ -1,21 +1,10 @@
 /** Equal steps along a line, a band, a ring: fitted by the guide's ruler, a hole on every corner. */
 import { mm, sum } from '../base/index.ts'
-import {
-  chordsOfRegion,
-  dot,
-  isInRegion,
-  leftOf,
-  lerp,
-  type MeasuredPath,
-  type Place as PathPlace,
-  placeAt,
-  type Point,
-  step,
-  subtract,
-} from '../geometry/index.ts'
-import { type GuideWidth, makeRuler, readRuler, type Ruler, widthsAt } from '../guide/index.ts'
-import { fannedAt, topOfSpoke } from './fan-corners.ts'
-import { failed, type Frame, MOST_FRAMES, oneRun, type Placed, type Reach } from './frames.ts'
+import { leftOf, type MeasuredPath, type Place as PathPlace, placeAt, type Point, step } from '../geometry/index.ts'
+import { type GuideWidth, makeRuler, readRuler, type Ruler } from '../guide/index.ts'
+import { AlongFrame, type AlongLine, onPath, VaryingFrame, withPlaces } from './along-frame.ts'
+import { fannedAt } from './fan-corners.ts'
+import { failed, type Frame, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 
 export interface AlongRequest {
   readonly path: MeasuredPath
@@ -63,34 +52,9 @@ export function placeAlong(request: AlongRequest): Placed {
   const over = mirror && !path.closed ? leftOver(steps, end) : 0
   const left = over <= 1.5 * request.besideMm ? over : 0
   const alongOf = (u: number): number => (mirror ? (path.closed ? end - wrapped(u) : end - left - u) : wrapped(u))
-  const reachAt = (place: PathPlace): Reach => {
-    const { left, right } = widthsAt(request.width, place)
-    const [wl, wr] = mirror ? [right, left] : [left, right]
-    return { wl, wr, w: (wl + wr) / 2 }
-  }
-  const frameAt = (k: number): Frame => {
-    const origin = k * advance
-    const middle = placeAt(path, readRuler(ruler, alongOf(origin)))
-    return {
-      mirror: mirror ? -1 : 1,
-      named: (name) => (name === 'centre' ? (request.centre ?? null) : null),
-      outlined: request.width?.kind === 'outline',
-      toEdge: (side, leanRad) => edgeFrom(request, readRuler(ruler, alongOf(origin)), side, leanRad),
-      ...(request.width &&
-        request.width.kind !== 'even' && { reachAt: (s: number) => reachAt(placeAt(path, withinRails(request, readRuler(ruler, alongOf(origin + s))))) }),
-      values: {
-        ...reachAt(middle),
-        rest: end - origin,
-        radius: request.centre ? Math.hypot(middle.at.x - request.centre.x, middle.at.y - request.centre.y) : 0,
-      },
-      at: (s, t) => {
-        const along = readRuler(ruler, alongOf(origin + s))
-        const place = onPath(path, along, t, mirror)
-        const top = request.fan ? topOfSpoke(path, along, t) : null
-        return top ? { ...place, at: top } : place
-      },
-    }
-  }
+  const line: AlongLine = { ...request, ruler, advance, alongOf, end }
+  const isVarying = request.width !== undefined && request.width.kind !== 'even'
+  const frameAt = (k: number): Frame => (isVarying ? new VaryingFrame(line, k * advance) : new AlongFrame(line, k * advance))
   const single = Array.from({ length: repeats }, (_, k) => frameAt(k))
   const frames = request.fan ? single.flatMap((frame, k) => fanned(frame, fannedAt(path, readRuler(ruler, alongOf((k + 1) * advance))), mirror)) : single
   return {
@@ -111,7 +75,7 @@ function fanned(frame: Frame, spokes: readonly PathPlace[] | null, mirror: boole
     const facing = mirror ? { x: -direction.x, y: -direction.y } : direction
     const there = (t: number): PathPlace => ({ at: step(at, leftOf(direction), t), direction: facing })
     // Only the first still has the way to the corner before it.
-    return { ...frame, at: (s, t) => (index === 0 && s <= 0 ? frame.at(s, t) : there(t)) }
+    return withPlaces(frame, (s, t) => (index === 0 && s <= 0 ? frame.at(s, t) : there(t)))
   })
 }
 
@@ -160,55 +124,6 @@ function leftOver(steps: readonly number[], end: number): number {
     reached += one
   }
   return end - reached
-}
-
-function onPath(path: MeasuredPath, along: number, t: number, mirror: boolean): PathPlace {
-  const place = placeAt(path, along)
-  const direction = mirror ? { x: -place.direction.x, y: -place.direction.y } : place.direction
-  if (t === 0) return { at: place.at, direction }
-  // The reflected left of the reversed direction is the left of the direction itself.
-  return { at: step(place.at, leftOf(place.direction), t), direction }
-}
-
-/** Past the ends of its rails a band goes on as wide as there; an outline has no width beyond its tips but what it has. */
-function withinRails({ width, path }: AlongRequest, along: number): number {
-  return width?.kind === 'rails' && !path.closed ? Math.min(path.length, Math.max(0, along)) : along
-}
-
-/** A line that leans back from the way of working, followed to a rail or to where it leaves an outline. */
-function edgeFrom({ width, path, mirror }: AlongRequest, along: number, side: 'left' | 'right', leanRad: number): Point | null {
-  if (!width || !(leanRad > 0.05 && leanRad <= Math.PI / 2 + 1e-9)) return null
-  const origin = onPath(path, along, 0, mirror)
-  const out = leftOf(origin.direction)
-  const sign = (side === 'left' ? 1 : -1) * (mirror ? -1 : 1)
-  const ray = step({ x: -origin.direction.x * Math.cos(leanRad), y: -origin.direction.y * Math.cos(leanRad) }, out, sign * Math.sin(leanRad))
-  if (width.kind === 'even') return step(origin.at, ray, width.halfMm / Math.sin(leanRad))
-  const region = width.kind === 'outline' ? width.region : [width.points]
-  // The chord along the ray that reaches out from the origin, or, from beyond the tip, the one it runs into.
-  const across = leftOf(ray)
-  const reaches = chordsOfRegion(region, across, dot(origin.at, across)).map(
-    ({ a, b }) => [dot(subtract(a, origin.at), ray), dot(subtract(b, origin.at), ray)] as const,
-  )
-  const ahead = reaches
-    .map(([a, b]) => [Math.min(a, b), Math.max(a, b)] as const)
-    .filter(([, to]) => to > 0.02)
-    .sort((one, other) => one[0] - other[0])
-  const chord = ahead[0]
-  if (!chord) return null
-  const edge = step(origin.at, ray, chord[1])
-  if (chord[0] <= 0 && !isBeyond(along, path)) return edge
-  // From beyond an end the thread runs to that end; a vein drawn outside its shape still has an edge. What is only reached across a hole, or
-  // from beyond across open cloth as another horn of a crescent, is not its edge.
-  const from = isBeyond(along, path) ? placeAt(path, along < 0 ? 0 : path.length, true).at : origin.at
-  const isFree = (at: Point): boolean => (isBeyond(along, path) ? isInRegion(region, at) : !region.slice(1).some((hole) => isInRegion([hole], at)))
-  return WAY_SHARES.every((share) => isFree(lerp(from, edge, share))) ? edge : null
-}
-
-/** Places on the way to an edge at which it must be free. */
-const WAY_SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9]
-
-function isBeyond(along: number, path: MeasuredPath): boolean {
-  return along < 0 || along > path.length
 }
 
 /** One frame for the whole line: a thread laid along it. `U` is its length, mm. */
