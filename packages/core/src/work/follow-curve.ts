@@ -32,7 +32,7 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   const plain = { worked: first.value, atLeast: [], deviationMm: 0, tooTight: false }
   // Spokes of a ring leave it on purpose.
   if (work.guide.kind !== 'line' || work.guide.centre || isStraight(work.guide.path)) return success(plain)
-  const path = thinPath(work.guide.path, chordWithin(tightestRadius(work.guide.path, JUDGED_MM)))
+  const path = thinPath(work.guide.path, chordWithin(tightestRadius(work.guide.path, SPAN_MM)))
   const band = straightBand(work, first.value)
   const mostAdvances = shortestGood(work, first.value)
   let worked = first.value
@@ -63,9 +63,12 @@ export function followCurve(work: StitchWork, toleranceMm: number): Result<Follo
   return success({ worked, atLeast, deviationMm, tooTight: deviationMm > toleranceMm + 1e-9 })
 }
 
-/** The line is judged by chords no longer than this, and no further off it than that. mm */
-const JUDGED_MM = 0.5
+/** The line is judged by chords that lie no further off it than this, mm: a hundredth of a thread is not seen. */
 const JUDGED_OFF_MM = 0.005
+/** And no longer than this, mm, however gentle the curve. */
+const JUDGED_MM = 2
+/** How tight a curve is, is judged over places so far apart, mm. */
+const SPAN_MM = 0.5
 
 /** A chord of c leaves a bend of radius r by c squared over 8 r. */
 function chordWithin(radiusMm: number): number {
