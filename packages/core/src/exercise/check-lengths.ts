@@ -49,6 +49,8 @@ const SNAGS_MM = 10
 
 /** Threads in front that lie free for longer than a centimetre; what other thread crosses is held there. */
 export function checkSpans({ segments }: Pick<WorkedStitch, 'segments'>): Problem[] {
+  // Of the thousands of pieces of a row none may be that long: then there is nothing to weigh them against.
+  if (!segments.some((segment) => segment.side === 'front' && segment.lengthMm > SNAGS_MM * 1.01)) return []
   const front = segments.filter((segment) => segment.side === 'front').map(chordOf)
   const freest = front.filter((chord) => chord.long > SNAGS_MM * 1.01 && chord.isStraight).reduce((most, chord) => Math.max(most, freeLength(chord, front)), 0)
   return freest > SNAGS_MM * 1.01 ? [caution('exercise.snags', ['on'], { free: mm(freest), most: mm(SNAGS_MM) })] : []
