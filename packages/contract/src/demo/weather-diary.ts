@@ -1,4 +1,8 @@
-/** Demo sampler: weather round a barometer dial, for improvers, on linen-cotton in a large round hoop. */
+/**
+ * Demo sampler: weather round a barometer dial, for improvers, on linen-cotton in a large round hoop. Three exercises carry
+ * a true caution, so that there is something to mend: Ray of sun and Feather of the vane have thread that lies free for a
+ * little over a centimetre, the legs of Lightning come out a little uneven.
+ */
 import type { ClassDocument } from '@lemmata/core/classes'
 import { type DrawnGuide, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { demoClass, demoSampler, line, type ShortExercise } from './short-form.ts'
