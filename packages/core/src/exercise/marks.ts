@@ -107,9 +107,11 @@ function gatherDots(worked: WorkedStitch, besideMm: number): Dot[] {
   const cells = new CellIndex()
   const size = Math.max(0.05, besideMm * 1.3)
   const cell = (value: number): number => Math.floor(value / size)
+  // A hole met again has its dot already: only new places are looked for among the others.
+  const dotOf = new Map<number, number>()
   for (const hole of worked.holes) {
     const [column, row] = [cell(hole.x), cell(hole.y)]
-    let near = -1
+    let near = dotOf.get(hole.same) ?? -1
     for (let dx = -1; dx <= 1 && near < 0; dx += 1) {
       for (let dy = -1; dy <= 1 && near < 0; dy += 1) {
         for (let index = cells.in(column + dx, row + dy); index >= 0; index = cells.before(index)) {
@@ -117,6 +119,7 @@ function gatherDots(worked: WorkedStitch, besideMm: number): Dot[] {
         }
       }
     }
+    dotOf.set(hole.same, near >= 0 ? near : dots.length)
     if (near >= 0) {
       const dot = dots[near] as { needle: 'up' | 'down' | 'both' }
       if (dot.needle !== hole.move) dot.needle = 'both'

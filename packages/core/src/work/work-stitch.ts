@@ -205,19 +205,19 @@ class Worker implements Hand {
   /** What the placement itself asks of the hands: an angle that changes, rows that interlock, threads that are counted. */
   private noteTurns(pass: CompiledPass, placed: Placed): void {
     const { place } = pass
-    const frames = placed.runs.flatMap((run) => run.frames)
+    const frames = place.kind === 'across' || place.kind === 'scatter' ? placed.runs.flatMap((run) => run.frames) : []
+    const count = placed.runs.reduce((total, run) => total + run.frames.length, 0)
     const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'under' || move.kind === 'over' ? [move.kind] : [])))
     // Spokes lie fast in the cloth at both ends; round a pin they give way to the needle.
-    if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', frames.length)
+    if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', count)
     if (place.kind === 'crossings') {
       this.thread.note('lay')
-      this.thread.note('tie', frames.length)
+      this.thread.note('tie', count)
     }
-    if (place.kind === 'cells') this.thread.note('count', frames.length)
+    if (place.kind === 'cells') this.thread.note('count', count)
     if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
     // Round a centre every stitch points another way.
-    if (place.kind === 'along' && this.guide.kind === 'line' && this.guide.centre) this.thread.note('angle', frames.length)
-    if (place.kind !== 'across' && place.kind !== 'scatter') return
+    if (place.kind === 'along' && this.guide.kind === 'line' && this.guide.centre) this.thread.note('angle', count)
     let last: Point | null = null
     let turns = 0
     for (const frame of frames) {

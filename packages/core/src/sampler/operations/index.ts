@@ -109,6 +109,19 @@ const TOOLS: { readonly [Kind in SingleOperation['kind']]: SamplerTools<Extract<
   'transform-guides': transformGuides,
 }
 
+/** Edits of figures and words, which name nothing by its id: a drag of a slider need not look for who is named where. */
+const NAMES_NOBODY: ReadonlySet<SingleOperation['kind']> = new Set([
+  'change-brief',
+  'change-cloth',
+  'rename',
+  'rename-lesson',
+  'set-display-hoop',
+  'set-hoop',
+  'set-parameters',
+  'set-units',
+  'transform-guides',
+])
+
 /** The tools of the operation's own kind: the table gives each kind tools for that kind only. */
 function toolsFor(operation: SingleOperation): SamplerTools<SingleOperation> {
   return TOOLS[operation.kind] as SamplerTools<SingleOperation>
@@ -119,6 +132,7 @@ export function applyOperation(sampler: Sampler, operation: Operation): Result<S
   const applied = toolsFor(operation).apply(sampler, operation)
   if (!applied.ok) return applied
   // Whatever an edit writes, it names only what is there.
+  if (NAMES_NOBODY.has(operation.kind)) return applied
   const missing = danglingReferences(applied.value)[0]
   return missing && danglingReferences(sampler).length === 0 ? gone(missing.names, missing.id) : applied
 }
