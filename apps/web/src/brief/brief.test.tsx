@@ -4,19 +4,12 @@ import { sixThursdays } from '@lemmata/contract/demo'
 import type { Sampler } from '@lemmata/core/sampler'
 import { fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { choose, closePage, openPage } from '../testing/page.tsx'
+import { choose, closePage, openPage, type } from '../testing/page.tsx'
 import { BriefStage } from './BriefStage.tsx'
 
 const demo = sixThursdays('2026-12-03')
 const open = (change: Partial<Sampler> = {}) => openPage({ ...demo, ...change }, <BriefStage />)
 afterEach(closePage)
-
-const type = (label: string, text: string): void => {
-  const field = screen.getByLabelText(label)
-  fireEvent.focus(field)
-  fireEvent.change(field, { target: { value: text } })
-  fireEvent.blur(field)
-}
 
 describe('the course', () => {
   it('keeps a number when the field is left, and nothing while it is typed', () => {

@@ -6,7 +6,7 @@ import { fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { useWorked } from '../compute/use-worked.ts'
 import { undo } from '../store/index.ts'
-import { choose, closePage, openPage } from '../testing/page.tsx'
+import { choose, closePage, openPage, type } from '../testing/page.tsx'
 import { ExerciseCard } from './ExerciseCard.tsx'
 import { useSampler } from './use-sampler.ts'
 
@@ -29,13 +29,6 @@ function Card() {
 }
 const open = (sampler: Sampler = LINE) => openPage(sampler, <Card />)
 afterEach(closePage)
-
-const type = (label: string, text: string): void => {
-  const field = screen.getByLabelText(label)
-  fireEvent.focus(field)
-  fireEvent.change(field, { target: { value: text } })
-  fireEvent.blur(field)
-}
 
 describe('lengths', () => {
   it('asked and fitted stand side by side: 100 mm at 3 mm are 33 stitches of 3.03 mm', () => {

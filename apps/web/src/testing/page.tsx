@@ -60,6 +60,14 @@ export function closePage(): void {
   act(() => void store.dispatch(samplerClosed()))
 }
 
+/** Into a field, which is then left. */
+export function type(label: string, text: string): void {
+  const field = screen.getByLabelText(label)
+  fireEvent.focus(field)
+  fireEvent.change(field, { target: { value: text } })
+  fireEvent.blur(field)
+}
+
 /** One of a list that opens: by the words of its entry. */
 export async function choose(label: string | RegExp, entry: string | RegExp): Promise<void> {
   const field = screen.getByRole('combobox', { name: label })

@@ -263,3 +263,20 @@ describe('a batch', () => {
     expect(invertOperation(start, { kind: 'batch', operations: [] })).toBeNull()
   })
 })
+
+describe('an edit of figures', () => {
+  it('is made though something else in the document names what is gone, and mends nothing unasked', () => {
+    const torn: Sampler = { ...start, lessons: [{ id: 'l1', title: 'Rain', exercises: ['a', 'ghost'] }] }
+    expect(done({ kind: 'set-parameters', id: 'a', set: { L: 3 } }, torn).lessons).toEqual(torn.lessons)
+    expect(done({ kind: 'transform-guides', ids: ['g1'], matrix: moveBy({ x: 1, y: 0 }) }, torn).exercises).toBe(torn.exercises)
+  })
+})
+
+describe('a mark of every so many holes', () => {
+  it('has its own figure, which goes with nothing else', () => {
+    const marked = done({ kind: 'change-exercise', id: 'a', set: { marks: 'every-nth', nth: 4 } })
+    const plain: Operation = { kind: 'change-exercise', id: 'a', set: { marks: 'none' } }
+    expect(done(plain, marked).exercises[0]).toMatchObject({ marks: 'none', nth: 4 })
+    expect(back(plain, marked)).toEqual(marked)
+  })
+})
