@@ -38,9 +38,9 @@ export function checkLengths(assigned: Assigned, guide: ReadGuide, worked: Worke
   return problems
 }
 
-/** A length sags or closes up, a distance gapes or crowds; a count, an angle or a share is simply out of its range. */
+/** A length sags or closes up, a distance gapes or crowds; a gap, a count, an angle or a share is simply out of its range. */
 function codesFor({ kind, measures }: ParameterValue): { readonly over: string; readonly under: string } {
-  if (kind !== 'length') return { over: 'exercise.out-of-range', under: 'exercise.out-of-range' }
+  if (kind !== 'length' || measures === 'between') return { over: 'exercise.out-of-range', under: 'exercise.out-of-range' }
   return measures === 'apart' ? { over: 'exercise.wide-apart', under: 'exercise.close' } : { over: 'exercise.long', under: 'exercise.short' }
 }
 

@@ -66,3 +66,10 @@ describe.each(['back-stitch', 'stem-stitch', 'split-stitch', 'chain-stitch', 'ru
     expect(bent.worked.fitted.pitchMm).toBeLessThan(straight.worked.fitted.pitchMm)
   })
 })
+
+describe('a gap', () => {
+  it('too wide is out of its range; it is no stitch that could sag', () => {
+    const { problems } = work('running-stitch', 'M 10 50 H 110', { parameters: { L: 3, G: 12 } })
+    expect(sentenceOf(problems.filter((one) => one.path[1] === 'G'))).toMatch(/^Gap: 1[0-9.]+ mm\. This stitch is good from .* to 8 mm; usual is 3 mm\.$/)
+  })
+})
