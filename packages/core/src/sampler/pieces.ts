@@ -117,6 +117,8 @@ function placesOf(guide: ReadGuide): readonly Point[] {
 }
 
 interface Remembered {
+  /** While the whole drawing is the same object, nothing of it need be looked up. */
+  readonly drawing: GuideDrawing
   readonly guides: readonly (DrawnGuide | undefined)[]
   readonly groups: readonly (GuideGroup | undefined)[]
   readonly result: Result<LaidExercise>
@@ -126,20 +128,34 @@ interface Remembered {
 const laid = new WeakMap<Exercise, Remembered>()
 
 export function layExercises(sampler: Pick<Sampler, 'exercises' | 'drawing'>): readonly Result<LaidExercise>[] {
-  const { guides: all, groups: sets } = sampler.drawing
-  const byId = new Map(all.map((one) => [one.id as string, one] as const))
-  const groupOf = new Map(sets.flatMap((group) => group.members.map((member) => [member as string, group] as const)))
+  const { drawing } = sampler
+  let index: DrawingIndex | undefined
   return sampler.exercises.map((exercise) => {
+    const known = laid.get(exercise)
+    if (known?.drawing === drawing) return known.result
+    index ??= indexOf(drawing)
+    const { byId, groupOf } = index
     const groups = exercise.on.map((on) => groupOf.get(on.guide))
     // An upright copy of a group turns about the middle of all its members.
     const named = [...exercise.on.map((on) => on.guide), ...groups.flatMap((group) => group?.members ?? [])]
     const guides = named.map((id) => byId.get(id))
-    const known = laid.get(exercise)
-    if (known && isSame(known.guides, guides) && isSame(known.groups, groups)) return known.result
-    const result = layExercise(exercise, sampler.drawing)
-    laid.set(exercise, { guides, groups, result })
+    const same = known && isSame(known.guides, guides) && isSame(known.groups, groups)
+    const result = same ? known.result : layExercise(exercise, drawing)
+    laid.set(exercise, { drawing, guides, groups, result })
     return result
   })
+}
+
+interface DrawingIndex {
+  readonly byId: ReadonlyMap<string, DrawnGuide>
+  readonly groupOf: ReadonlyMap<string, GuideGroup>
+}
+
+function indexOf({ guides, groups }: GuideDrawing): DrawingIndex {
+  return {
+    byId: new Map(guides.map((one) => [one.id, one])),
+    groupOf: new Map(groups.flatMap((group) => group.members.map((member) => [member, group] as const))),
+  }
 }
 
 function isSame<T>(one: readonly T[], other: readonly T[]): boolean {
