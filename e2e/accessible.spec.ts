@@ -31,7 +31,7 @@ test('all stages of the demo', async ({ page }) => {
   for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets']) {
     await stage(page, name)
     await expect(page.locator('.stage[aria-current="page"]')).toContainText(name)
-    await expect(page.locator('.spine .slope, .panel').first()).toBeVisible()
+    await expect(page.locator('.spine-row, .panel').first()).toBeVisible()
     await scan(page)
   }
 })

@@ -1,6 +1,6 @@
 /** A lost connection, a second tab, an expired session: nothing is lost and the page says what is true. */
 import { expect, test } from '@playwright/test'
-import { makeTeacher, newSampler, saved, signIn, stage, teach } from './pages.ts'
+import { unfold, makeTeacher, newSampler, saved, signIn, stage, teach } from './pages.ts'
 
 test('keeps changes while the connection is down and sends them when it is back', async ({ page, context }) => {
   await makeTeacher(page)
@@ -8,6 +8,7 @@ test('keeps changes while the connection is down and sends them when it is back'
   await teach(page, 'Back stitch')
   await stage(page, 'Cloth')
   await context.setOffline(true)
+  await unfold(page, 'Notes')
   await page.getByTestId('exercise-card').getByLabel('Name').fill('Kept through the storm')
   await page.getByTestId('exercise-card').getByLabel('Name').press('Enter')
   await expect(page.locator('.saved')).toHaveAttribute('data-status', 'offline')
@@ -26,6 +27,7 @@ test('two tabs: the second write is applied again to the newest state', async ({
   const other = await context.newPage()
   await other.goto(page.url())
   await expect(other.getByTestId('exercise-card')).toBeVisible()
+  await unfold(page, 'Notes')
   await page.getByTestId('exercise-card').getByLabel('Name').fill('From the first tab')
   await page.getByTestId('exercise-card').getByLabel('Name').press('Enter')
   await saved(page)
@@ -44,6 +46,7 @@ test('an expired session keeps the change and sends it after signing in again', 
   await teach(page, 'Back stitch')
   await stage(page, 'Cloth')
   await context.clearCookies()
+  await unfold(page, 'Notes')
   await page.getByTestId('exercise-card').getByLabel('Name').fill('Still here')
   await page.getByTestId('exercise-card').getByLabel('Name').press('Enter')
   await expect(page.locator('.saved')).toHaveAttribute('data-status', 'signed-out')

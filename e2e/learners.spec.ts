@@ -1,10 +1,10 @@
-import { weatherDiary } from '@lemmata/contract/demo'
+import { dialSampler } from '@lemmata/contract/testing'
 import { expect, test } from '@playwright/test'
 import { makeTeacher, saved, stage } from './pages.ts'
 
 test('a learner: her colour and her hand, then clear orders; printed as hers, undone, taken out, and put back', async ({ page }) => {
   await makeTeacher(page)
-  await page.getByLabel('Sampler file').setInputFiles({ name: 'diary.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(weatherDiary())) })
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'diary.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(dialSampler())) })
   await page
     .getByRole('link', { name: /Weather Diary/ })
     .first()

@@ -1,4 +1,4 @@
-import { weatherDiary } from '@lemmata/contract/demo'
+import { dialSampler } from '@lemmata/contract/testing'
 import { workSampler } from '@lemmata/core/exercise'
 import { courseOf, courseSettings, findOrder } from '@lemmata/core/order'
 import { expect, type Page, test } from '@playwright/test'
@@ -7,38 +7,37 @@ import { makeTeacher, saved, stage } from './pages.ts'
 /** A teacher of her own with the demo's larger course, so that no test sees what another did. */
 async function openDiary(page: Page): Promise<void> {
   await makeTeacher(page)
-  await page.getByLabel('Sampler file').setInputFiles({ name: 'diary.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(weatherDiary())) })
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'diary.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(dialSampler())) })
   await page
     .getByRole('link', { name: /Weather Diary/ })
     .first()
     .click()
   await stage(page, 'Order')
-  await expect(page.locator('.order-row')).toHaveCount(weatherDiary().exercises.length)
+  await expect(page.getByRole('option')).toHaveCount(dialSampler().exercises.length)
 }
 
 function diaryCourse() {
-  const sampler = weatherDiary()
+  const sampler = dialSampler()
   return { course: courseOf(workSampler(sampler).done), settings: courseSettings(sampler) }
 }
 
-const side = (page: Page, name: string) => page.locator('.order-beside .ant-segmented-item').filter({ hasText: name }).click()
-const row = (page: Page, name: string) => page.locator('.order-name').filter({ hasText: name }).first()
+const side = (page: Page, name: string) => page.getByLabel('Below the ramp').locator('.ant-segmented-item').filter({ hasText: name }).click()
+const row = (page: Page, name: string) => page.getByRole('option', { name }).first()
 
 test('a pin breaks rules that are named with their repair; two pins that contradict each other are named', async ({ page }) => {
   await openDiary(page)
   await row(page, 'Fog').click()
-  await side(page, 'Exercise')
   await expect(page.getByText(/^(Harder|Easier) than/).first()).toBeVisible()
   await page.getByRole('checkbox', { name: 'first' }).check()
   const broken = page.getByRole('list', { name: 'Broken rules' })
   await expect(broken).toContainText('You pinned \u201cFog\u201d first.')
   await broken.getByRole('button').first().click()
-  await expect(page.locator('.order-row').first()).toContainText('Fog')
+  await expect(page.getByRole('option').first()).toContainText('Fog')
   await expect(broken).toBeHidden()
   await row(page, 'Willow catkins').click()
   await page.getByRole('checkbox', { name: 'first' }).check()
-  await side(page, 'Find')
-  await page.getByRole('button', { name: 'Find the best order' }).click()
+  await side(page, 'Better order')
+  await page.getByRole('button', { name: 'Find a better order' }).click()
   const conflict = page.getByTestId('conflict')
   await expect(conflict).toContainText('These cannot all be kept')
   await expect(conflict).toContainText('\u201cWillow catkins\u201d first')
@@ -47,11 +46,11 @@ test('a pin breaks rules that are named with their repair; two pins that contrad
 
 test('the best order is proven, laid beside the present one, kept, taken and undone', async ({ page }) => {
   await openDiary(page)
-  const before = await page.locator('.order-row').allInnerTexts()
+  const before = await page.getByRole('option').allInnerTexts()
   await page.getByLabel('Keep the present order as').fill('As I had it')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByRole('button', { name: 'As I had it' })).toBeVisible()
-  await page.getByRole('button', { name: 'Find the best order' }).click()
+  await page.getByRole('button', { name: 'Find a better order' }).click()
   const found = page.getByTestId('found-order')
   // In things one can count first; the figures under it.
   await expect(found).toContainText(/(fewer|more|kept|Nothing to count)/)
@@ -64,19 +63,20 @@ test('the best order is proven, laid beside the present one, kept, taken and und
   await expect(found).toContainText(`Costs ${best.found ? best.cost.total.toFixed(1) : 'nothing'};`)
   await expect(found).toContainText(/Costs \d+\.\d; yours \d+\.\d; sorted by difficulty \d+\.\d/)
   await found.getByRole('button', { name: 'Take this order' }).click()
-  await expect.poll(() => page.locator('.order-row').allInnerTexts()).not.toEqual(before)
-  await page.getByRole('button', { name: 'Find the best order' }).click()
+  await expect.poll(() => page.getByRole('option').allInnerTexts()).not.toEqual(before)
+  await page.getByRole('button', { name: 'Find a better order' }).click()
   await expect(found).toContainText('Yours is the order that Lemmata would choose.')
   await page.getByRole('button', { name: 'As I had it' }).click()
   await expect(page.getByRole('list', { name: 'The other order' })).toContainText(/earlier|later/)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect.poll(() => page.locator('.order-row').allInnerTexts()).toEqual(before)
+  await expect.poll(() => page.getByRole('option').allInnerTexts()).toEqual(before)
   await page.getByRole('button', { name: 'Drop' }).click()
+  await page.locator('.lesson-title').nth(1).dblclick()
   await page.getByLabel('Title of lesson 2').fill('Round the dial')
   await page.getByLabel('Title of lesson 2').press('Enter')
   await saved(page)
   await page.reload()
-  await expect(page.getByLabel('Title of lesson 2')).toHaveValue('Round the dial')
+  await expect(page.locator('.lesson-title').nth(1)).toHaveText('Round the dial')
   await saved(page)
 })
 
@@ -104,14 +104,14 @@ test('motions that never come back and steps that are too high are said, and a s
   await expect(gaps).toContainText('and never again')
   await gaps.getByRole('button', { name: 'What would fill it?' }).first().click()
   await gaps.getByRole('button', { name: 'Add it' }).first().click()
-  await expect(page.locator('.order-row')).toHaveCount(weatherDiary().exercises.length + 1)
+  await expect(page.getByRole('option')).toHaveCount(dialSampler().exercises.length + 1)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.locator('.order-row')).toHaveCount(weatherDiary().exercises.length)
+  await expect(page.getByRole('option')).toHaveCount(dialSampler().exercises.length)
   await saved(page)
 })
 
 test('layers are drawn with their reasons; what meets without one is decided by the teacher, by keyboard', async ({ page }) => {
-  const diary = weatherDiary()
+  const diary = dialSampler()
   // A second line of rain across the fog: nothing says which is worked first.
   const across = { id: 'w21', name: 'Drizzle', stitch: 'back-stitch', guide: { kind: 'line', path: 'M 100 224 L 146 224' } } as const
   await makeTeacher(page)

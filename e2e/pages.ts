@@ -28,14 +28,17 @@ export async function makeTeacher(page: Page): Promise<string> {
 }
 
 export async function newSampler(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'New sampler' }).first().click()
+  await page.getByRole('button', { name: 'New sampler', exact: true }).click()
   await page.getByRole('dialog').getByLabel('Name').fill(name)
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible()
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'The course' })).toBeVisible()
 }
 
 export const stage = async (page: Page, name: string): Promise<void> => {
-  await page.getByRole('navigation', { name: 'Stages of the work' }).getByRole('link', { name }).click()
+  await page
+    .getByRole('navigation', { name: 'Stages of the work' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
 }
 
 export const saved = async (page: Page): Promise<void> => {
@@ -48,6 +51,24 @@ export async function teach(page: Page, stitch: string): Promise<void> {
     .getByRole('button', { name: new RegExp(`^${stitch}`) })
     .first()
     .click()
-  await page.getByRole('button', { name: `Teach ${stitch.toLowerCase()}` }).click()
+  await page
+    .getByRole('button', { name: `Teach ${stitch.toLowerCase()}` })
+    .first()
+    .click()
   await saved(page)
+}
+
+/** A row of the spine. */
+export const row = (page: Page, name: string | RegExp) => page.getByRole('option', { name })
+
+/** Opens a group of the card, which folds the others. */
+export const unfold = async (page: Page, group: string): Promise<void> => {
+  const tab = page.getByTestId('exercise-card').getByRole('button', { name: new RegExp(group) })
+  if ((await tab.getAttribute('aria-expanded')) !== 'true') await tab.click()
+}
+
+/** From the menu of the account. */
+export const account = async (page: Page, entry: string): Promise<void> => {
+  await page.getByRole('button', { name: /, account$/ }).click()
+  await page.getByRole('menuitem', { name: entry }).click()
 }

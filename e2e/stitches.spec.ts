@@ -1,12 +1,12 @@
 /** The stitch library as a teacher uses it: finding, trying, comparing, showing to a class, writing one. */
 import { expect, test } from '@playwright/test'
-import { makeTeacher, newSampler, saved, stage } from './pages.ts'
+import { makeTeacher, newSampler, saved, stage, unfold } from './pages.ts'
 
 test.beforeEach(async ({ page }) => {
   await makeTeacher(page)
   await newSampler(page, 'Library')
   await stage(page, 'Stitches')
-  await expect(page.getByText(/78 of 78, worked at one scale .* thread\.$/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^78 of 78 stitches, drawn at twice true size$/)).toBeVisible({ timeout: 60_000 })
 })
 
 test('the wall finds by another name, family, motion, difficulty and what is taught already', async ({ page }) => {
@@ -20,7 +20,7 @@ test('the wall finds by another name, family, motion, difficulty and what is tau
   // Round pins; a wheel's spokes lie fast.
   await expect(page.locator('.swatch')).toHaveCount(1)
   await page.getByRole('button', { name: 'Show all' }).click()
-  await page.getByLabel('Nothing new to my course').click()
+  await page.getByLabel('Nothing new').click()
   // A sampler with no exercise has taught nothing but coming up and going down.
   await expect(page.getByRole('button', { name: /^Running stitch/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Chain stitch/ })).toHaveCount(0)
@@ -28,6 +28,7 @@ test('the wall finds by another name, family, motion, difficulty and what is tau
 
 test('a stitch is tried on a bent guide by slider, and taught with those lengths', async ({ page }) => {
   await page.getByRole('button', { name: /^Back stitch, worked/ }).click()
+  await page.getByRole('button', { name: /Try it/ }).click()
   const tried = page.getByTestId('try-it')
   await expect(tried.getByTestId('trial-measures')).toContainText('difficulty')
   await tried.getByText('Cornered').click()
@@ -45,14 +46,15 @@ test('a stitch is tried on a bent guide by slider, and taught with those lengths
 })
 
 test('two stitches are compared on one guide; mistakes say whether they come undone', async ({ page }) => {
-  await page.getByLabel('Compare Chain stitch', { exact: true }).click()
-  await page.getByLabel('Compare Back stitch', { exact: true }).click()
+  await page.getByLabel('Lay Chain stitch beside others', { exact: true }).click()
+  await page.getByLabel('Lay Back stitch beside others', { exact: true }).click()
   const compared = page.getByRole('region', { name: 'Stitches compared' })
   await expect(compared.getByText('on the same guide')).toBeVisible()
   await expect(compared.getByRole('row', { name: /Thread for 10 cm/ }).getByRole('cell')).toHaveCount(2)
   await page.getByRole('button', { name: /^Chain stitch, worked/ }).click()
-  await page.getByRole('tab', { name: 'Good and bad' }).click()
+  await page.getByRole('button', { name: /Good and bad/ }).click()
   await expect(page.getByText('nothing holds the loop, so it slips to the back: it comes undone', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: /Would it hold/ }).click()
   await expect(page.getByText(/loops come undone one after the other/)).toBeVisible()
 })
 
@@ -103,6 +105,7 @@ test('another stitch is allowed with its own strands and needle; a trial is note
   await saved(page)
   await stage(page, 'Cloth')
   const card = page.getByTestId('exercise-card')
+  await unfold(page, 'Notes')
   await card.getByLabel('Also allowed').click()
   await page.keyboard.type('chain stitch')
   await page.keyboard.press('Enter')
@@ -114,6 +117,7 @@ test('another stitch is allowed with its own strands and needle; a trial is note
   await expect(card.getByText(/even, a little tight/)).toBeVisible()
   await saved(page)
   await page.reload()
+  await unfold(page, 'Notes')
   await expect(page.getByTestId('exercise-card').getByText(/even, a little tight/)).toBeVisible()
 })
 

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 
 const bin = join(dirname(fileURLToPath(import.meta.url)), '../bin/lemmata.mjs')
@@ -79,7 +79,7 @@ describe('lemmata', () => {
   })
 
   it('stitches, order, svg and sheet on the demo', () => {
-    const demo = sixThursdays('2026-11-23')
+    const demo = bandSampler('2026-11-23')
     const ids = JSON.parse(lemmata(['stitches']).out).map((stitch: { id: string }) => stitch.id)
     expect(ids).toContain('chain-stitch')
     const order = JSON.parse(lemmata(['order', '-'], demo).out)

@@ -62,6 +62,7 @@ function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void {
     case 'fill':
       document.fillOpacity(item.opacity ?? 1).fillColor(item.colour)
       trace(document, item.points, true)
+      for (const outline of item.also ?? []) trace(document, outline, true)
       document.fill()
       break
     case 'disc':
@@ -72,6 +73,14 @@ function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void {
       else if (item.fill) document.fill(item.fill)
       else if (item.stroke) document.stroke(item.stroke.colour)
       break
+    case 'ring': {
+      const { at, along, radiusMm, widthMm, stops } = item
+      const reach = radiusMm + widthMm / 2
+      const gradient = document.linearGradient(at.x - along.x * reach, at.y - along.y * reach, at.x + along.x * reach, at.y + along.y * reach)
+      for (const { offset, colour, opacity } of stops) gradient.stop(offset, colour, opacity)
+      document.lineWidth(widthMm).circle(at.x, at.y, radiusMm).stroke(gradient)
+      break
+    }
     case 'words': {
       document.font(item.face).fontSize(item.sizeMm).fillColor(item.colour)
       const width = document.widthOfString(item.text)

@@ -1,6 +1,6 @@
 /** Classes on the real application and a real MariaDB: whose they are, their operations, learners' sheets, old samplers. */
 import { randomUUID } from 'node:crypto'
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
@@ -13,7 +13,7 @@ beforeAll(async () => {
   server = await makeServer('classes')
   ada = await makeTeacher(server)
   ben = await makeTeacher(server)
-  samplerId = (await post(ada, '/samplers', { document: sixThursdays('2026-11-23') })).body.id as string
+  samplerId = (await post(ada, '/samplers', { document: bandSampler('2026-11-23') })).body.id as string
 })
 afterAll(() => server.stop())
 

@@ -1,7 +1,7 @@
 /** Samplers on the real application and a real MariaDB: allowed, not allowed, bad input, stale writes, printing. */
 import { randomUUID } from 'node:crypto'
 import { problemInWords } from '@lemmata/contract'
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { SamplerRow } from '../database/index.ts'
@@ -41,7 +41,7 @@ describe('the shelf', () => {
   })
 
   it('takes a document in and gives the same out', async () => {
-    const document = sixThursdays('2026-11-23')
+    const document = bandSampler('2026-11-23')
     const { id } = await makeSampler(ada, { document })
     const out = await ada.agent.get(`/api/samplers/${id}/document`)
     expect(out.headers['content-disposition']).toContain('Six-Thursdays.json')
@@ -193,7 +193,7 @@ describe('operations', () => {
   })
 
   it('what is stored can be exported and imported again, as it was', async () => {
-    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     const operations = [
       { kind: 'rename', name: 'Weather \u2014 \u{1F327} \u0000 "quoted" \\ 天気' },
       { kind: 'change-guide', id: 'g1', set: { copies: { kind: 'round', centre: [155, 155], count: 8 } } },
@@ -241,7 +241,7 @@ describe('bad input', () => {
 
   it('an unknown stitch is kept in the document and said when it is printed', async () => {
     const document = {
-      ...sixThursdays('2026-11-23'),
+      ...bandSampler('2026-11-23'),
       lessons: [],
       exercises: [{ id: 'e1', name: 'What', stitch: 'no-such-stitch', guide: { kind: 'line', path: 'M 0 0 L 50 0' } }],
     }
@@ -254,7 +254,7 @@ describe('bad input', () => {
 
 describe('printing', () => {
   it('gives a PDF and notes which revision is on paper', async () => {
-    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     const pdf = await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=letter&hand=left&lesson=l1`).buffer(true)
     expect(pdf.status).toBe(200)
     expect(pdf.headers['content-type']).toBe('application/pdf')
@@ -262,7 +262,7 @@ describe('printing', () => {
   })
 
   it('refuses an unknown lesson and an unknown paper', async () => {
-    const { id } = await makeSampler(ada, { document: sixThursdays('2026-11-23') })
+    const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=nope`)).status).toBe(422)
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=a0`)).status).toBe(422)
   })

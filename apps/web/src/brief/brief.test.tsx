@@ -1,13 +1,13 @@
 // @vitest-environment jsdom
 /** What the Brief makes of what is typed and chosen: one operation each, read back from the document. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import type { Sampler } from '@lemmata/core/sampler'
 import { fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { choose, closePage, openPage, type } from '../testing/page.tsx'
 import { BriefStage } from './BriefStage.tsx'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const open = (change: Partial<Sampler> = {}) => openPage({ ...demo, ...change }, <BriefStage />)
 afterEach(closePage)
 

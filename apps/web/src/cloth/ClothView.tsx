@@ -1,21 +1,27 @@
-/** The cloth in true scale: painted on canvas, with rulers and handles over it. */
+/** The cloth on its table at a true scale: painted on canvas, with tape measures, pins and knots over it. */
 import type { Surroundings } from '@lemmata/core/assign'
-import { drawExerciseThread, drawMarkItems, DRAWN_MARKS, drawSampler } from '@lemmata/core/drawing'
+import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { boxOfExercise } from '@lemmata/core/extent'
 import type { Point } from '@lemmata/core/geometry'
-import { clearRadius, clothPitch } from '@lemmata/core/materials'
-import type { DrawnGuide, Exercise, Sampler } from '@lemmata/core/sampler'
-import { Button } from 'antd'
-import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState, type WheelEvent } from 'react'
-import { paintItems, paintWeave, prepareCanvas } from '../drawing/paint.ts'
+import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
+import { clearRadius } from '@lemmata/core/materials'
+import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { letterOf } from '@lemmata/core/sheets'
+import { useGesture } from '@use-gesture/react'
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
 import { DYES } from '../look/theme.ts'
 import { edit } from '../store/index.ts'
-import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
+import { Basting, Letters } from './Basting.tsx'
 import { Cautions } from './Cautions.tsx'
 import { nearestExercise } from './nearest-exercise.ts'
-import { Rulers } from './Rulers.tsx'
+import type { Scene } from './scene.ts'
+import { ScaleSlip, type Wish } from './ScaleSlip.tsx'
+import { Tapes } from './Tapes.tsx'
 import { useDrag } from './use-drag.ts'
+import { usePainting } from './use-painting.ts'
 import { centred, fitView, toCloth, toScreen, type View, zoomAt } from './view.ts'
 
 export interface Shown {
@@ -34,13 +40,17 @@ interface Props {
   readonly shown: Shown
   /** CSS pixels that make a true millimetre on this screen. */
   readonly truePxPerMm: number
-  /** Changed to ask for a view: fit, true size, closer, further. */
-  readonly wish: { readonly kind: 'fit' | 'true' | 'in' | 'out'; readonly key: number }
+  readonly wish: { readonly kind: Wish; readonly key: number }
+  readonly onWish: (kind: Wish) => void
   readonly onSelect: (id: string) => void
   readonly onSetScale: () => void
 }
 
-export function ClothView({ sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onSelect, onSetScale }: Props) {
+/** A drag that goes no further chooses what lies there. */
+const STILL_PX = 4
+
+export function ClothView(props: Props) {
+  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, onSelect, onSetScale } = props
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -48,27 +58,20 @@ export function ClothView({ sampler, around, done, selected, drawn, shown, trueP
   const [view, setView] = useState<View | null>(null)
   const viewRef = useRef<View | null>(null)
   viewRef.current = view
-  const pan = useRef<Point | null>(null)
   const { cloth, workingHoop } = sampler
-
-  const area = useMemo(() => {
-    if (!workingHoop) return { left: 0, top: 0, right: cloth.widthMm, bottom: cloth.heightMm }
-    const radius = clearRadius(workingHoop) + 16
-    return { left: workingHoop.at[0] - radius, top: workingHoop.at[1] - radius, right: workingHoop.at[0] + radius, bottom: workingHoop.at[1] + radius }
-  }, [cloth.widthMm, cloth.heightMm, workingHoop])
+  const mirrored = shown.side === 'back'
+  const mirroredMm = mirrored ? cloth.widthMm : null
+  const held = useMemo(() => done.find((one) => one.exercise.id === selected?.id), [done, selected])
+  const heldBox = useMemo(() => (held ? boxOfExercise(held) : null), [held])
+  const areas = useRef({ heldBox, workingHoop, cloth })
+  areas.current = { heldBox, workingHoop, cloth }
 
   useEffect(() => {
     if (width === 0 || height === 0) return
-    const middle = { x: (area.left + area.right) / 2, y: (area.top + area.bottom) / 2 }
-    setView((before) => {
-      if (wish.kind === 'fit' || !before) return fitView(width, height, area)
-      if (wish.kind === 'true') return centred(truePxPerMm, width, height, middle)
-      return zoomAt(before, wish.kind === 'in' ? 1.25 : 0.8, { x: width / 2, y: height / 2 })
-    })
-    // Only a wish, a new size or another hoop moves the view; edits of exercises do not.
-  }, [wish, width, height, area, truePxPerMm])
+    setView((before) => viewFor(wish.kind, before, areas.current, { width, height }, truePxPerMm))
+    // Only a wish, a new size, another cloth or hoop moves the view; edits of exercises do not.
+  }, [wish, width, height, cloth.widthMm, cloth.heightMm, workingHoop, truePxPerMm])
 
-  const mirrored = shown.side === 'back'
   const clothPoint = useCallback((event: { clientX: number; clientY: number }): Point => {
     const rect = box.current?.getBoundingClientRect()
     const now = viewRef.current
@@ -78,28 +81,11 @@ export function ClothView({ sampler, around, done, selected, drawn, shown, trueP
   const { draft, begin, move, end, isDragging } = useDrag(sampler, around, clothPoint)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
-
-  useEffect(() => {
-    const canvas = base.current
-    if (!canvas || !view || width === 0) return
-    const context = prepareCanvas(canvas, width, height)
-    if (!context) return
-    context.translate(view.x, view.y)
-    context.scale(view.scale, view.scale)
-    const pitch = clothPitch({ name: '', threadsPerCm: cloth.threadsPerCm ?? 20, thicknessMm: 0.3 })
-    const seen = {
-      left: Math.max(0, -view.x / view.scale),
-      top: Math.max(0, -view.y / view.scale),
-      right: Math.min(cloth.widthMm, (width - view.x) / view.scale),
-      bottom: Math.min(cloth.heightMm, (height - view.y) / view.scale),
-    }
-    const drawing = drawSampler(sampler, resting, { ...shown, pixelsPerMm: view.scale * (window.devicePixelRatio || 1) })
-    for (const layer of drawing.layers) {
-      paintItems(context, layer.items)
-      if (layer.name === 'cloth' && seen.right > seen.left && seen.bottom > seen.top)
-        paintWeave(context, seen, mirrored ? '#E4D9C2' : cloth.colour.hex, pitch, view.scale)
-    }
-  }, [sampler, resting, shown, view, width, height, cloth, mirrored])
+  const scene = useMemo<Scene>(
+    () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown }),
+    [cloth, workingHoop, resting, shown],
+  )
+  usePainting(base, scene, view, width, height)
 
   useEffect(() => {
     const canvas = top.current
@@ -108,43 +94,55 @@ export function ClothView({ sampler, around, done, selected, drawn, shown, trueP
     if (!context || !draft) return
     context.translate(view.x, view.y)
     context.scale(view.scale, view.scale)
+    const ink = marksOn(cloth.colour.hex)
     for (const one of draft.done) {
-      if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, DRAWN_MARKS))
-      if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm: view.scale * (window.devicePixelRatio || 1) }, 0))
+      if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, ink))
+      const pixelsPerMm = view.scale * (window.devicePixelRatio || 1)
+      if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm, cloth: cloth.colour.hex }, 0))
     }
-  }, [draft, view, width, height, shown])
+  }, [draft, view, width, height, shown, cloth])
 
-  const onPointerDown = (event: PointerEvent<HTMLDivElement>): void => {
-    if (event.button !== 0) return
-    pan.current = { x: event.clientX, y: event.clientY }
-    const near = nearestExercise(done, mirrored ? { ...clothPoint(event), x: cloth.widthMm - clothPoint(event).x } : clothPoint(event), 9 / (view?.scale ?? 4))
-    if (near) onSelect(near)
-    event.currentTarget.setPointerCapture(event.pointerId)
-  }
-  const onPointerMove = (event: PointerEvent<HTMLDivElement>): void => {
-    if (isDragging()) {
-      move(event)
-      return
-    }
-    const from = pan.current
-    if (!from || !view) return
-    setView({ ...view, x: view.x + event.clientX - from.x, y: view.y + event.clientY - from.y })
-    pan.current = { x: event.clientX, y: event.clientY }
-  }
-  const onPointerUp = (): void => {
-    pan.current = null
-    if (isDragging()) end()
-  }
-  const onWheel = (event: WheelEvent<HTMLDivElement>): void => {
-    const rect = box.current?.getBoundingClientRect()
-    if (!rect || !view) return
-    setView(zoomAt(view, Math.exp(-event.deltaY * 0.0015), { x: event.clientX - rect.left, y: event.clientY - rect.top }))
-  }
+  useGesture(
+    {
+      onDrag: ({ event, delta: [x, y], tap, pinching, cancel, xy: [clientX, clientY] }) => {
+        if (pinching) return void cancel()
+        if (isDragging() || isOnPin(event)) return
+        if (!tap) return setView((before) => (before ? { ...before, x: before.x + x, y: before.y + y } : before))
+        const at = clothPoint({ clientX, clientY })
+        const near = nearestExercise(done, mirrored ? { ...at, x: cloth.widthMm - at.x } : at, 9 / (viewRef.current?.scale ?? 4), shown.side)
+        if (near) onSelect(near)
+      },
+      onPinch: ({ origin: [x, y], delta: [by], offset: [scale], event, first, memo }) => {
+        event.preventDefault()
+        const rect = box.current?.getBoundingClientRect()
+        const before = first || memo === undefined ? scale - by : (memo as number)
+        if (rect && before > 0) setView((now) => (now ? zoomAt(now, scale / before, { x: x - rect.left, y: y - rect.top }) : now))
+        return scale
+      },
+      onWheel: ({ event, delta: [x, y], ctrlKey, pinching }) => {
+        if (ctrlKey || pinching) return
+        event.preventDefault()
+        const rect = box.current?.getBoundingClientRect()
+        if (!rect) return
+        // Two fingers on a pad move the cloth; the wheel of a mouse brings it nearer.
+        if (isPad(event)) setView((now) => (now ? { ...now, x: now.x - x, y: now.y - y } : now))
+        else setView((now) => (now ? zoomAt(now, Math.exp(-y * 0.0015), { x: event.clientX - rect.left, y: event.clientY - rect.top }) : now))
+      },
+    },
+    {
+      target: box,
+      eventOptions: { passive: false },
+      drag: { filterTaps: true, tapsThreshold: STILL_PX, pointer: { capture: false } },
+      pinch: { scaleBounds: { min: 0.02, max: 60 }, rubberband: false },
+    },
+  )
 
   const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
   const handles = current && !mirrored ? handlesOf(current.guide) : []
+  const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
+  const ink = inkOn(cloth.colour.hex)
   const onHandleKey = (handle: Handle, event: KeyboardEvent): void => {
-    const by = event.shiftKey ? 5 : 0.5
+    const by = event.shiftKey ? 0.1 : 1
     const step: Readonly<Record<string, Point>> = {
       ArrowLeft: { x: -by, y: 0 },
       ArrowRight: { x: by, y: 0 },
@@ -163,62 +161,124 @@ export function ClothView({ sampler, around, done, selected, drawn, shown, trueP
       ref={box}
       className="cloth-view"
       data-testid="cloth-view"
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
-      onWheel={onWheel}
+      onPointerMove={(event) => isDragging() && move(event)}
+      onPointerUp={() => isDragging() && end()}
+      onPointerCancel={() => isDragging() && end()}
     >
-      <canvas ref={base} role="img" aria-label={`${sampler.name}, ${shown.side} of the cloth, ${done.length} exercises`} />
+      <canvas ref={base} className="painted" role="img" aria-label={`${sampler.name}, ${shown.side} of the cloth, ${done.length} exercises`} />
       <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none' }} />
       {view && (
-        <svg className="over" width={width} height={height}>
-          <Rulers view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirrored ? sampler.cloth.widthMm : null} />
-          <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirrored ? sampler.cloth.widthMm : null} onSelect={onSelect} />
-          {handles.map((handle) => {
-            const at = toScreen(view, handle.at)
-            const whole = handle.id === 'whole'
-            return (
-              <g
-                key={handle.id}
-                className="handle"
-                role="button"
-                tabIndex={0}
-                data-handle={handle.id}
-                aria-label={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}, at ${handle.at.x.toFixed(1)} and ${handle.at.y.toFixed(1)} mm. Arrow keys move it.`}
-                transform={`translate(${at.x} ${at.y})`}
-                onPointerDown={(event) => {
-                  if (!drawn) return
-                  event.stopPropagation()
-                  box.current?.setPointerCapture(event.pointerId)
-                  begin(drawn, handle, event)
-                }}
-                onKeyDown={(event) => onHandleKey(handle, event)}
-              >
-                <circle r="13" fill="transparent" />
-                {whole ? (
-                  <rect x="-5.5" y="-5.5" width="11" height="11" fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2" transform="rotate(45)" />
-                ) : (
-                  <circle r={handle.id.startsWith('spot') ? 4.5 : 6.5} fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2.2" />
-                )}
-              </g>
-            )
-          })}
+        <svg className={ink.isDark ? 'over on-dark' : 'over'} width={width} height={height}>
+          {heldBox && <Basting box={heldBox} view={view} mirroredMm={mirroredMm} />}
+          {shown.marks && <Letters letters={letters} view={view} mirroredMm={mirroredMm} ink={ink} />}
+          <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirroredMm} onSelect={onSelect} />
+          {handles.map((handle) => (
+            <Pin
+              key={handle.id}
+              handle={handle}
+              view={view}
+              name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
+              dragged={draft !== null && isDragging()}
+              onPointerDown={(event) => {
+                if (!drawn) return
+                event.stopPropagation()
+                box.current?.setPointerCapture(event.pointerId)
+                begin(drawn, handle, event)
+              }}
+              onKeyDown={(event) => onHandleKey(handle, event)}
+            />
+          ))}
+          <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
         </svg>
       )}
-      {view && (
-        <div className="scale-note" onPointerDown={(event) => event.stopPropagation()}>
-          <span data-testid="scale-note">
-            {shown.side === 'back' ? 'Back, as seen turning the cloth over · ' : ''}
-            {Math.abs(view.scale / truePxPerMm - 1) < 0.01
-              ? 'true size'
-              : `${(view.scale / truePxPerMm).toFixed(view.scale / truePxPerMm < 1 ? 2 : 1)} × true size`}
-          </span>
-          <Button size="small" type="text" onClick={onSetScale}>
-            Set the scale
-          </Button>
-        </div>
-      )}
+      {view && <ScaleSlip scale={view.scale / truePxPerMm} side={shown.side} onWish={onWish} onSetScale={onSetScale} />}
     </div>
+  )
+}
+
+interface Areas {
+  readonly heldBox: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number } | null
+  readonly workingHoop: Sampler['workingHoop']
+  readonly cloth: Sampler['cloth']
+}
+
+function viewFor(
+  kind: Wish,
+  before: View | null,
+  { heldBox, workingHoop, cloth }: Areas,
+  { width, height }: { width: number; height: number },
+  truePxPerMm: number,
+): View {
+  const whole = { left: 0, top: 0, right: cloth.widthMm, bottom: cloth.heightMm }
+  const middle = workingHoop ? { x: workingHoop.at[0], y: workingHoop.at[1] } : { x: cloth.widthMm / 2, y: cloth.heightMm / 2 }
+  switch (kind) {
+    case 'cloth':
+      return fitView(width, height, whole)
+    case 'hoop': {
+      if (!workingHoop) return fitView(width, height, whole)
+      const radius = clearRadius(workingHoop) + 22
+      return fitView(width, height, { left: middle.x - radius, top: middle.y - radius, right: middle.x + radius, bottom: middle.y + radius })
+    }
+    case 'held':
+      return heldBox
+        ? fitView(width, height, { left: heldBox.left - 6, top: heldBox.top - 6, right: heldBox.right + 6, bottom: heldBox.bottom + 6 })
+        : (before ?? fitView(width, height, whole))
+    case 'true':
+      return centred(truePxPerMm, width, height, heldBox ? { x: (heldBox.left + heldBox.right) / 2, y: (heldBox.top + heldBox.bottom) / 2 } : middle)
+    default:
+      return before ? zoomAt(before, kind === 'in' ? 1.25 : 0.8, { x: width / 2, y: height / 2 }) : fitView(width, height, whole)
+  }
+}
+
+/** Beside the upper left of each. */
+function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]) {
+  const order = teachingOrder(sampler)
+  return done.flatMap((one) => {
+    const box = boxOfExercise(one)
+    const at = order.findIndex((exercise) => exercise.id === one.exercise.id)
+    return box && at >= 0 ? [{ id: one.exercise.id, letter: letterOf(at), at: { x: box.left, y: box.top } }] : []
+  })
+}
+
+function isOnPin(event: Event): boolean {
+  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip') !== null
+}
+
+/** A pad sends small steps both ways, in pixels; a mouse's wheel sends large ones, one way. */
+function isPad(event: WheelEvent): boolean {
+  return event.deltaMode === 0 && (event.deltaX !== 0 || (Number.isInteger(event.deltaY) && Math.abs(event.deltaY) < 40))
+}
+
+interface PinProps {
+  readonly handle: Handle
+  readonly view: View
+  readonly name: string
+  readonly dragged: boolean
+  readonly onPointerDown: (event: React.PointerEvent) => void
+  readonly onKeyDown: (event: KeyboardEvent) => void
+}
+
+/** A pin with a glass head where one takes hold: indigo on the guide's own points, walnut for the whole. */
+function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown }: PinProps) {
+  const at = toScreen(view, handle.at)
+  const head = dragged ? DYES.weldFill : handle.id === 'whole' ? DYES.walnut : DYES.indigo
+  const r = handle.id.startsWith('spot') ? 4.5 : 5.5
+  return (
+    <g
+      className="handle"
+      role="button"
+      tabIndex={0}
+      data-handle={handle.id}
+      aria-label={`${name}, at ${handle.at.x.toFixed(1)} and ${handle.at.y.toFixed(1)} mm. Arrow keys move it.`}
+      transform={`translate(${at.x} ${at.y})`}
+      onPointerDown={onPointerDown}
+      onKeyDown={onKeyDown}
+    >
+      <circle r="14" fill="transparent" />
+      <path d="M1.5 2 L7 8" stroke="#20140a" strokeWidth="1.4" opacity="0.45" />
+      <circle r={r + 1.6} fill={DYES.paper} />
+      <circle r={r} fill={head} />
+      <circle cx={-r * 0.32} cy={-r * 0.36} r={r * 0.3} fill="#ffffff" opacity="0.75" />
+    </g>
   )
 }

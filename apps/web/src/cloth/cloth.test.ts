@@ -53,12 +53,12 @@ describe('the view', () => {
 })
 
 describe('rulers', () => {
-  it.each(['mm', 'in'] as const)('in %s: never closer than five pixels, labels never closer than 38', (unit) => {
+  it.each(['mm', 'in'] as const)('in %s: never closer than four and a half pixels, labels never closer than 38', (unit) => {
     for (const scale of [0.4, 1, 3.78, 10, 40]) {
       const ticks = rulerTicks(0, 300, scale, unit)
       const labels = ticks.filter((tick) => tick.label !== null)
       for (let index = 1; index < ticks.length; index += 1)
-        expect(((ticks[index] as { mm: number }).mm - (ticks[index - 1] as { mm: number }).mm) * scale).toBeGreaterThanOrEqual(4.9)
+        expect(((ticks[index] as { mm: number }).mm - (ticks[index - 1] as { mm: number }).mm) * scale).toBeGreaterThanOrEqual(4.4)
       for (let index = 1; index < labels.length; index += 1)
         expect(((labels[index] as { mm: number }).mm - (labels[index - 1] as { mm: number }).mm) * scale).toBeGreaterThanOrEqual(37)
       expect(ticks[0]).toMatchObject({ mm: 0, label: '0', size: 'large' })

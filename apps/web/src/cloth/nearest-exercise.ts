@@ -2,12 +2,12 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
 
 /** The exercise whose thread lies nearest to a place, within reach; null when none does. */
-export function nearestExercise(done: readonly WorkedExercise[], at: Point, reachMm: number): string | null {
+export function nearestExercise(done: readonly WorkedExercise[], at: Point, reachMm: number, side: 'front' | 'back' = 'front'): string | null {
   let best = reachMm
   let found: string | null = null
   for (const one of done) {
     for (const segment of one.pieces.flatMap((piece) => piece.worked.segments)) {
-      if (segment.side !== 'front') continue
+      if (segment.side !== side) continue
       for (let index = 0; index + 1 < segment.points.length; index += 1) {
         const a = segment.points[index] as Point
         const b = segment.points[index + 1] as Point

@@ -11,7 +11,7 @@ export interface Tick {
 export function rulerTicks(fromMm: number, toMm: number, pxPerMm: number, unit: LengthUnit): readonly Tick[] {
   const stepMm =
     unit === 'mm'
-      ? (([1, 5, 10, 50] as const).find((mm) => mm * pxPerMm >= 5) ?? 100)
+      ? (([1, 2, 5, 10, 50] as const).find((mm) => mm * pxPerMm >= 4.5) ?? 100)
       : (([1 / 16, 1 / 8, 1 / 4, 1 / 2, 1] as const).find((inch) => inch * MM_PER_INCH * pxPerMm >= 5) ?? 2) * MM_PER_INCH
   const labelMm =
     unit === 'mm'

@@ -10,6 +10,8 @@ export interface View {
 }
 
 export const RULER_PX = 24
+/** Of the table, left free round what is fitted. */
+const AROUND_PX = 8
 const LEAST = 0.4
 const MOST = 60
 
@@ -18,7 +20,7 @@ export function fitView(
   heightPx: number,
   box: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number },
 ): View {
-  const room = { width: Math.max(50, widthPx - RULER_PX - 24), height: Math.max(50, heightPx - RULER_PX - 24) }
+  const room = { width: Math.max(50, widthPx - RULER_PX - 2 * AROUND_PX), height: Math.max(50, heightPx - RULER_PX - 2 * AROUND_PX) }
   const scale = Math.min(room.width / (box.right - box.left), room.height / (box.bottom - box.top))
   return centred(scale, widthPx, heightPx, { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 })
 }

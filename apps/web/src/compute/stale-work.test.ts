@@ -1,12 +1,12 @@
 /** What an edit makes the worker do again, and nothing more. */
-import { weatherDiary } from '@lemmata/contract/demo'
+import { dialSampler } from '@lemmata/contract/testing'
 import { type Surroundings, surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { applyOperation, layExercises, type Operation, type Sampler } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
 import { type Entry, firstGroup, type Laid, staleWork } from './stale-work.ts'
 
-const diary = weatherDiary()
+const diary = dialSampler()
 const laidOf = (sampler: Sampler): Laid[] => layExercises(sampler).map((laid, index) => ({ exercise: sampler.exercises[index] as Laid['exercise'], laid }))
 /** Surroundings stay the same object while nothing in them changes, as in the page. */
 const around = surroundingsOf(diary)

@@ -1,11 +1,12 @@
-/** A worked exercise shown on a piece of its cloth, at a stated scale or fitted to the box. */
-import { clothPitch } from '@lemmata/core/materials'
-import { detailFor, drawExerciseThread, drawMarkItems, DRAWN_MARKS } from '@lemmata/core/drawing'
+/** A worked exercise shown on a piece of its cloth, at a stated scale. */
+import { backOf, detailFor, drawExerciseThread, drawMarkItems, marksOn } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
+import { clothPitch } from '@lemmata/core/materials'
 import { useEffect, useRef } from 'react'
-import { paintItems, paintWeave, prepareCanvas } from './paint.ts'
+import { paintItems, prepareCanvas } from './paint.ts'
 import { useSize } from './use-size.ts'
+import { paintWeave } from './weave.ts'
 
 interface Props {
   readonly done: WorkedExercise
@@ -13,12 +14,14 @@ interface Props {
   readonly label: string
   /** CSS pixels per millimetre. */
   readonly pxPerMm: number
+  /** Smaller where its height has no room; at its sides it may go on beyond the picture. */
+  readonly whole?: boolean
   readonly side?: 'front' | 'back'
   readonly marks?: boolean
   readonly clothHex: string
 }
 
-export function ThreadCanvas({ done, heightPx, label, pxPerMm, side = 'front', marks = false, clothHex }: Props) {
+export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, side = 'front', marks = false, clothHex }: Props) {
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
   useEffect(() => {
@@ -27,23 +30,19 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, side = 'front', m
     if (!canvas || width === 0 || !box) return
     const context = prepareCanvas(canvas, width, heightPx)
     if (!context) return
+    const room = (heightPx - 8) / Math.max(0.1, box.bottom - box.top)
+    const scale = whole ? Math.min(pxPerMm, room) : pxPerMm
     const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
     context.translate(width / 2, heightPx / 2)
-    context.scale(pxPerMm, pxPerMm)
+    context.scale(scale, scale)
     context.translate(-middle.x, -middle.y)
-    const half = { x: width / pxPerMm / 2, y: heightPx / pxPerMm / 2 }
-    paintWeave(
-      context,
-      { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y },
-      clothHex,
-      clothPitch(done.assigned.cloth),
-      pxPerMm,
-    )
-    if (marks) for (const piece of done.pieces) paintItems(context, drawMarkItems(piece.marks, DRAWN_MARKS))
-    paintItems(
-      context,
-      drawExerciseThread(done, { side, detail: detailFor(done.assigned.main.bundle.lineWidthMm, pxPerMm * (window.devicePixelRatio || 1)) }, middle.x),
-    )
-  }, [done, width, heightPx, pxPerMm, side, marks, clothHex])
+    const half = { x: width / scale / 2, y: heightPx / scale / 2 }
+    const within = { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y }
+    paintWeave(context, within, side === 'front' ? clothHex : backOf(clothHex), clothPitch(done.assigned.cloth), scale)
+    if (marks) for (const piece of done.pieces) paintItems(context, drawMarkItems(piece.marks, marksOn(clothHex)))
+    const pixels = scale * (window.devicePixelRatio || 1)
+    const detail = detailFor(done.assigned.main.bundle.lineWidthMm, pixels)
+    paintItems(context, drawExerciseThread(done, { side, detail, pixelsPerMm: pixels, within, cloth: clothHex }, middle.x))
+  }, [done, width, heightPx, pxPerMm, whole, side, marks, clothHex])
   return <canvas ref={ref} role="img" aria-label={label} style={{ height: heightPx, width: '100%' }} />
 }

@@ -23,19 +23,41 @@ export function BrokenThreadGlyph({ title }: { title?: string }) {
   )
 }
 
-/** A small line at the angle of the difficulty: 0 lies flat, 100 stands at 60 degrees. */
-export function Slope({ score }: { score: number }) {
+/** A small line at the angle of the difficulty: 0 lies flat, 100 stands at 60 degrees. Bare, the figure is for a screen reader only. */
+export function Slope({ score, bare = false }: { score: number; bare?: boolean }) {
   const angle = (Math.min(100, Math.max(0, score)) / 100) * (Math.PI / 3)
+  const figure = Math.round(score)
   return (
-    <span className="slope" style={{ display: 'inline-flex', alignItems: 'center', gap: 5 }}>
-      <svg width="30" height="22" viewBox="0 0 30 22" aria-hidden="true">
-        <path d="M2 20 H28" stroke={DYES.rule} strokeWidth="1.4" />
-        <path d={`M2 20 L${2 + 24 * Math.cos(angle)} ${20 - 24 * Math.sin(angle)}`} stroke={DYES.walnut} strokeWidth="2.2" strokeLinecap="round" />
+    <span className="slope" title={bare ? `difficulty ${figure}` : undefined}>
+      <svg width="24" height="18" viewBox="0 0 30 22" aria-hidden="true">
+        <path d="M2 20 H28" stroke={DYES.edge} strokeWidth="1.4" />
+        <path d={`M2 20 L${2 + 24 * Math.cos(angle)} ${20 - 24 * Math.sin(angle)}`} stroke={DYES.ink} strokeWidth="2.2" strokeLinecap="round" />
       </svg>
-      <span className="quiet" style={{ fontSize: 13 }}>
+      <span className={bare ? 'visually-hidden' : 'quiet'}>
         <span className="visually-hidden">difficulty </span>
-        {Math.round(score)}
+        {figure}
       </span>
     </span>
   )
+}
+
+export function UndoGlyph() {
+  return (
+    <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+      <path d="M6 3 L2.5 6.5 L6 10 M2.5 6.5 H9.5 A3.8 3.8 0 0 1 9.5 14 H7" fill="none" stroke="currentColor" strokeWidth="1.7" strokeLinecap="round" />
+    </svg>
+  )
+}
+
+export function RedoGlyph() {
+  return (
+    <span style={{ display: 'inline-flex', transform: 'scaleX(-1)' }}>
+      <UndoGlyph />
+    </span>
+  )
+}
+
+/** A glass-headed pin. */
+export function PinHead() {
+  return <span className="pin-head" aria-hidden="true" />
 }

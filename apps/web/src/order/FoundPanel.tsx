@@ -42,14 +42,14 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
   const beside = others.find((order) => order.id === kept)
   const sorted = useMemo(() => sortedCost(course), [course])
   return (
-    <section className="panel order-side" aria-label="Find an order">
-      <h2>Find an order</h2>
+    <section className="order-side" aria-label="A better order">
+      <h2>What a better order gains</h2>
       {finding.state === 'busy' ? (
         <div role="status" data-testid="order-progress">
           <Progress percent={Math.round(100 * (finding.progress?.share ?? 0))} size="small" aria-label="Searching" />
           <p className="why">
             {finding.progress?.best
-              ? `Best so far costs ${finding.progress.cost.toFixed(1)}; none costs less than ${Math.max(0, finding.progress.bound).toFixed(1)}.`
+              ? `So far: ${compareInWords(tallyOf(items, plan, settings), tallyOf(items, finding.progress.best, settings))}`
               : 'Looking for a first order …'}
           </p>
           <Button onClick={stop}>Stop here</Button>
@@ -57,7 +57,7 @@ export function FoundPanel({ sampler, course }: { sampler: Sampler; course: Cour
         </div>
       ) : (
         <Button type="primary" disabled={items.length < 2} onClick={() => find(items, settings)}>
-          Find the best order
+          Find a better order
         </Button>
       )}
       {finding.state === 'failed' && (

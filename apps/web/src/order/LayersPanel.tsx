@@ -20,7 +20,7 @@ export function LayersPanel({ sampler, course, letters }: Props) {
   const { done } = useWorked()
   const stacks = useMemo(() => stackLayers(done, course.course, course.plan), [done, course])
   return (
-    <section className="panel order-side" aria-label="Layers on the cloth">
+    <section className="order-side" aria-label="Layers on the cloth">
       <h2>Layers</h2>
       {stacks.length === 0 && <p className="why">No two exercises meet on the cloth, so none has to wait for what lies under it.</p>}
       {stacks.map((stack) => (

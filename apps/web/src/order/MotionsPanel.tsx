@@ -22,7 +22,7 @@ export function MotionsPanel({ sampler, course }: { sampler: Sampler; course: Co
   const gaps = findGaps(description, course.course)
   const lessons = plan.lessons.length
   return (
-    <section className="panel order-side" aria-label="Motions and gaps">
+    <section className="order-side" aria-label="Motions and gaps">
       <h2>Motions</h2>
       {description.motions.length === 0 && <p className="why">Nothing but coming up and going down yet.</p>}
       <div style={{ overflowX: 'auto' }}>

@@ -1,4 +1,4 @@
-/** The ramp from first line to last knot: seen, ordered by hand or by Lemmata, with every reason. */
+/** The ramp from first line to last knot: seen, ordered by hand in the spine or by Lemmata here, with every reason. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { levelInWords } from '@lemmata/core/plan'
 import { letterOf } from '@lemmata/core/sheets'
@@ -6,77 +6,82 @@ import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
-import { KnotGlyph } from '../look/Glyphs.tsx'
-import { useSampler, useSelectedExercise } from '../sampler/use-sampler.ts'
+import { BrokenThreadGlyph } from '../look/Glyphs.tsx'
+import { useSampler } from '../sampler/use-sampler.ts'
 import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { exerciseSelected } from '../store/sampler.ts'
-import { ChosenPanel } from './ChosenPanel.tsx'
 import { FoundPanel } from './FoundPanel.tsx'
 import { LayersPanel } from './LayersPanel.tsx'
-import { LessonList } from './LessonList.tsx'
 import { MotionsPanel } from './MotionsPanel.tsx'
-import { RampChart } from './RampChart.tsx'
+import { RampChart, type RampBy } from './RampChart.tsx'
 import { type Course, takePlan, useCourse } from './use-course.ts'
 import { WishesPanel } from './WishesPanel.tsx'
 
-const SIDES = [
-  { value: 'find', label: 'Find' },
-  { value: 'exercise', label: 'Exercise' },
+const BELOW = [
+  { value: 'find', label: 'Better order' },
   { value: 'motions', label: 'Motions' },
   { value: 'layers', label: 'Layers' },
   { value: 'wishes', label: 'Wishes' },
 ] as const
-type Side = (typeof SIDES)[number]['value']
+type Below = (typeof BELOW)[number]['value']
 
 export function OrderStage() {
   const sampler = useSampler()
   const course = useCourse(sampler)
-  const { done, busy } = useWorked()
+  const { done, results, complete } = useWorked()
   const selected = useAppSelector((state) => state.sampler.selected)
-  const exercise = useSelectedExercise(sampler)
   const dispatch = useAppDispatch()
-  const [side, setSide] = useState<Side>('find')
+  const [below, setBelow] = useState<Below>('find')
+  const [by, setBy] = useState<RampBy>('exercises')
   const worked = useMemo(() => new Map(done.map((one): [string, WorkedExercise] => [one.exercise.id, one])), [done])
-  const letters = useMemo(() => new Map(teachingOrder(sampler).map((one, index) => [one.id, letterOf(index)] as const)), [sampler])
+  const letters = useMemo(() => new Map(teachingOrder(sampler).map((one, index) => [one.id as string, letterOf(index)] as const)), [sampler])
   if (sampler.exercises.length === 0)
     return (
-      <div className="scroll">
-        <h1>Order</h1>
-        <p className="quiet">Nothing to order yet. Choose stitches first.</p>
+      <div className="stage-frame">
+        <h1 className="visually-hidden">Order</h1>
+        <p className="quiet stage-empty">Nothing to order yet. Choose stitches first.</p>
       </div>
     )
   return (
-    <div className="order-stage">
-      <div className="order-main">
-        <div className="order-title">
-          <h1>Order</h1>
-          <span className="quiet">{levelInWords(course.course, sampler.brief.level)}</span>
-        </div>
-        {course.course.length === 0 && <p className="quiet">{busy ? 'Working the exercises …' : 'No exercise can be worked yet. Their cards say why.'}</p>}
-        <RampChart
-          description={course.description}
-          worked={worked}
-          letters={letters}
-          selected={selected}
-          onSelect={(id) => {
-            dispatch(exerciseSelected(id))
-            setSide('exercise')
-          }}
+    <div className="stage-frame order-stage">
+      <h1 className="visually-hidden">Order</h1>
+      <div className="toolbar">
+        <Segmented<RampBy>
+          aria-label="The ramp by"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'exercises', label: 'By exercise' },
+            { value: 'lessons', label: 'By lesson' },
+          ]}
         />
-        <BrokenRules sampler={sampler} course={course} />
-        {course.course.length > 0 && <LessonList sampler={sampler} course={course} letters={letters} />}
-        <NotTaught sampler={sampler} />
+        <span className="grow" />
+        <Segmented<Below> aria-label="Below the ramp" options={[...BELOW]} value={below} onChange={setBelow} />
       </div>
-      <div className="order-beside">
-        <Segmented<Side> aria-label="Beside the order" options={[...SIDES]} value={side} onChange={setSide} />
+      {course.course.length === 0 && (
+        <p className="quiet stage-note" role="status">
+          {complete ? 'No exercise can be worked yet. Their cards say why.' : `working ${results.size} of ${sampler.exercises.length}`}
+        </p>
+      )}
+      <RampChart
+        by={by}
+        description={course.description}
+        worked={worked}
+        letters={letters}
+        selected={selected}
+        onSelect={(id) => dispatch(exerciseSelected(id))}
+      />
+      <div className="stage-scroll order-below">
+        <p className="why order-level">{levelInWords(course.course, sampler.brief.level)}</p>
+        <BrokenRules sampler={sampler} course={course} />
         {/* Kept while another is looked at, so that a search goes on. */}
-        <div hidden={side !== 'find'}>
+        <div hidden={below !== 'find'}>
           <FoundPanel sampler={sampler} course={course} />
         </div>
-        {side === 'exercise' && <ChosenPanel sampler={sampler} exercise={exercise} course={course} />}
-        {side === 'motions' && <MotionsPanel sampler={sampler} course={course} />}
-        {side === 'layers' && <LayersPanel sampler={sampler} course={course} letters={letters} />}
-        {side === 'wishes' && <WishesPanel sampler={sampler} />}
+        {below === 'motions' && <MotionsPanel sampler={sampler} course={course} />}
+        {below === 'layers' && <LayersPanel sampler={sampler} course={course} letters={letters} />}
+        {below === 'wishes' && <WishesPanel sampler={sampler} />}
+        <NotTaught sampler={sampler} />
       </div>
     </div>
   )
@@ -88,7 +93,7 @@ function BrokenRules({ sampler, course }: { sampler: Sampler; course: Course }) 
     <ul className="plain-list broken-rules" aria-label="Broken rules">
       {course.broken.slice(0, 8).map((rule) => (
         <li key={rule.sentence} className="problem">
-          <KnotGlyph />
+          <BrokenThreadGlyph />
           <span>
             {rule.sentence}{' '}
             <Button size="small" onClick={() => takePlan(sampler, rule.repair.plan)}>

@@ -2,12 +2,14 @@
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { PlanDescription } from '@lemmata/core/order'
 import { letterOf } from '@lemmata/core/sheets'
-import { Segmented } from 'antd'
-import { useState } from 'react'
+import type { KeyboardEvent } from 'react'
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { DYES } from '../look/theme.ts'
 
+export type RampBy = 'exercises' | 'lessons'
+
 interface Props {
+  readonly by: RampBy
   readonly description: PlanDescription
   readonly worked: ReadonlyMap<string, WorkedExercise>
   readonly letters: ReadonlyMap<string, string>
@@ -39,8 +41,7 @@ const PARTS = [
   { key: 'setting', name: 'setting', fill: 'url(#ramp-setting)' },
 ] as const
 
-export function RampChart({ description, worked, letters, selected, onSelect }: Props) {
-  const [by, setBy] = useState<'exercises' | 'lessons'>('exercises')
+export function RampChart({ by, description, worked, letters, selected, onSelect }: Props) {
   const each = description.steps.map((step, index): Row => {
     const done = worked.get(step.id)
     const part = (group: string): number => (done?.difficulty.parts ?? []).filter((one) => one.group === group).reduce((total, one) => total + one.score, 0)
@@ -60,8 +61,15 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
   const rows = by === 'exercises' ? each : hardestOfLessons(each)
   const top = EACH * Math.ceil((4 + Math.max(16, ...rows.map((row) => Math.max(row.ramp, row.motion + row.memory + row.setting)))) / EACH)
   const words = rows.map((row) => `${row.name} ${Math.round(row.motion + row.memory + row.setting)}`).join(', ')
+  const at = rows.findIndex((row) => row.id === selected)
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return
+    event.preventDefault()
+    const next = rows[at + (event.key === 'ArrowRight' ? 1 : -1)]
+    if (next) onSelect(next.id)
+  }
   return (
-    <figure className="ramp" aria-label={`The ramp. Difficulties in order: ${words}.`}>
+    <figure className="ramp" tabIndex={0} onKeyDown={onKey} aria-label={`The ramp. Left and right arrows choose an exercise. Difficulties in order: ${words}.`}>
       <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
         <defs>
           <pattern id="ramp-memory" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -74,7 +82,7 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
           </pattern>
         </defs>
       </svg>
-      <ResponsiveContainer width="100%" height={196}>
+      <ResponsiveContainer width="100%" height={190}>
         <ComposedChart
           data={rows}
           margin={{ top: 12, right: 12, bottom: 2, left: -18 }}
@@ -102,20 +110,10 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
               style={{ cursor: 'pointer' }}
             />
           ))}
-          <Line dataKey="ramp" stroke={DYES.madder} strokeWidth={2} strokeDasharray="6 4" dot={false} isAnimationActive={false} />
+          <Line dataKey="ramp" stroke={DYES.verdigris} strokeWidth={2} strokeDasharray="6 4" dot={false} isAnimationActive={false} />
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption className="ramp-key">
-        <Segmented
-          size="small"
-          aria-label="The ramp by"
-          options={[
-            { value: 'exercises', label: 'by exercise' },
-            { value: 'lessons', label: 'by lesson' },
-          ]}
-          value={by}
-          onChange={setBy}
-        />
         {PARTS.map((part) => (
           <span key={part.key}>
             <svg width="14" height="14" aria-hidden="true">
@@ -126,9 +124,9 @@ export function RampChart({ description, worked, letters, selected, onSelect }: 
         ))}
         <span>
           <svg width="26" height="14" aria-hidden="true">
-            <path d="M0 12 L26 2" stroke={DYES.madder} strokeWidth="2" strokeDasharray="6 4" />
+            <path d="M0 12 L26 2" stroke={DYES.verdigris} strokeWidth="2" strokeDasharray="6 4" />
           </svg>
-          straight ramp
+          an even climb
         </span>
       </figcaption>
     </figure>
@@ -186,8 +184,8 @@ function RowTip({ active, payload }: { active?: boolean; payload?: readonly { re
       difficulty {Math.round(total)}: motions {Math.round(row.motion)}, memory {Math.round(row.memory)}, setting {Math.round(row.setting)}
       <br />
       {Math.abs(total - row.ramp) < 1
-        ? 'on the straight ramp'
-        : `${Math.round(Math.abs(total - row.ramp))} ${total > row.ramp ? 'above' : 'below'} the straight ramp`}
+        ? 'on the even climb'
+        : `${Math.round(Math.abs(total - row.ramp))} ${total > row.ramp ? 'above' : 'below'} the even climb`}
     </div>
   )
 }

@@ -18,7 +18,7 @@ export function WishesPanel({ sampler }: { sampler: Sampler }) {
   const setWish = (id: keyof Wishes, weight: number): void => edit({ kind: 'change-brief', set: { wishes: { ...wishes, [id]: weight } } })
   const setHard = (next: HardFor): void => edit({ kind: 'change-brief', set: { hardFor: next } })
   return (
-    <section className="panel order-side" aria-label="Wishes">
+    <section className="order-side" aria-label="Wishes">
       <h2>Wishes</h2>
       {WISHES.map((wish) => (
         <Weight

@@ -1,12 +1,12 @@
 /** A plan as edits of the sampler: whole where it must be, one exercise where that is all that moved. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import { workSampler } from '@lemmata/core/exercise'
 import { courseOf, courseSettings, findOrder, planOf } from '@lemmata/core/order'
 import { applyOperation } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
 import { arrangeAs, isWritten, lessonsOf } from './use-course.ts'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const course = courseOf(workSampler(demo).done)
 const settings = courseSettings(demo)
 

@@ -1,22 +1,23 @@
-/** An open sampler: its name, the stages, the spine, and the stage itself. */
-import { type Operation, teachingOrder } from '@lemmata/core/sampler'
-import { App, Button, Input } from 'antd'
+/** An open sampler: its head, the spine, the stage, and the card of what is held. */
+import type { Operation } from '@lemmata/core/sampler'
+import { App } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
-import { canTakeBack, edit, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { heldSampler, holdSampler } from '../store/held.ts'
 import { unsentOf } from '../store/unsent.ts'
 import { classClosed } from '../store/class.ts'
-import { exerciseSelected, type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
+import { type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
 import { Failure } from './Failure.tsx'
 import { PanelBoundary } from './PanelBoundary.tsx'
-import { SaveState } from './SaveState.tsx'
-import { Shortcuts } from './Shortcuts.tsx'
-import { Spine } from './Spine.tsx'
+import { Head } from './Head.tsx'
+import { HeldCard } from '../card/HeldCard.tsx'
+import { Spine } from '../spine/Spine.tsx'
+import { useFolded } from '../spine/use-folded.ts'
 import { stageStates } from './stage-states.ts'
-import { Stages } from './Stages.tsx'
 import { TopBar } from './TopBar.tsx'
 
 export function SamplerPage() {
@@ -33,7 +34,10 @@ export function SamplerPage() {
     setFailed(null)
     Promise.all([api.sampler(id), unsentOf<Operation>(samplerKey(id))]).then(
       ([answer, pending]) => {
-        if (!dropped) dispatch(samplerOpened({ answer, pending }))
+        if (dropped) return
+        const before = heldSampler(id)
+        continueTurns(Math.max(0, ...[...(before?.undo ?? []), ...(before?.redo ?? [])].map((step) => step.turn)))
+        dispatch(samplerOpened({ answer, pending, before }))
       },
       (error: unknown) => {
         if (!dropped) setFailed(sentenceOf(error))
@@ -74,23 +78,24 @@ export function SamplerPage() {
   return <Work open={open} />
 }
 
-/** Stages that have the exercises at their side. */
-const WITH_SPINE = ['order', 'cloth', 'thread', 'sheets']
+/** Stages that have the exercises at their side; those that concern one exercise have its card. */
+const WITH_SPINE = ['stitches', 'order', 'cloth', 'thread', 'sheets']
+const WITH_CARD = ['order', 'cloth', 'thread']
 
 function Work({ open }: { open: OpenSampler }) {
   const { document: sampler } = open
   const worked = useWorkedSampler(sampler)
   const location = useLocation()
   const navigate = useNavigate()
-  const dispatch = useAppDispatch()
   const selected = useAppSelector((state) => state.sampler.selected)
-  const canUndo = useAppSelector((state) => canTakeBack(state, 'undo'))
-  const canRedo = useAppSelector((state) => canTakeBack(state, 'redo'))
   const stage = location.pathname.split('/')[3] ?? 'cloth'
+  const [folded, fold] = useFolded(stage)
   const stages = useMemo(() => stageStates(sampler, worked, open.revision, open.printedRevision), [sampler, worked, open.revision, open.printedRevision])
   useEffect(() => {
     document.title = `${sampler.name} \u2013 Lemmata`
   }, [sampler.name])
+  // A page that is loaded again goes on where it was.
+  useEffect(() => holdSampler(open, selected), [open, selected])
   useHotkeys('mod+z', (event) => {
     event.preventDefault()
     undo()
@@ -108,62 +113,27 @@ function Work({ open }: { open: OpenSampler }) {
     },
     { enableOnFormTags: true },
   )
-  const move = (by: number): void => {
-    const order = teachingOrder(sampler)
-    const next = order[order.findIndex((exercise) => exercise.id === selected) + by]
-    if (next) dispatch(exerciseSelected(next.id))
-  }
   return (
     <WorkedContext value={worked}>
       <div className="work">
-        <TopBar>
-          <a className="skip" href="#stage">
-            Skip to the stage
-          </a>
-          <SamplerName name={sampler.name} />
-          <SaveState />
-          <span style={{ flex: 1 }} />
-          <Button size="small" onClick={undo} disabled={!canUndo} title="Ctrl+Z">
-            Undo
-          </Button>
-          <Button size="small" onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
-            Redo
-          </Button>
-          <Shortcuts />
-        </TopBar>
-        <Stages stages={stages} />
+        <Head id={open.id} sampler={sampler} stages={stages} />
         <div className="body">
-          {WITH_SPINE.includes(stage) ? <Spine sampler={sampler} onMove={move} /> : <span />}
-          <main id="stage" tabIndex={-1}>
+          {WITH_SPINE.includes(stage) ? <Spine sampler={sampler} stage={stage} folded={folded} onFold={fold} /> : <span />}
+          <main id="stage" tabIndex={-1} key={stage}>
             {worked.failed !== null && <Failure sentence={worked.failed} />}
-            <PanelBoundary name="This stage" key={stage}>
+            <PanelBoundary name="This stage">
               <Outlet context={sampler} />
             </PanelBoundary>
           </main>
+          {WITH_CARD.includes(stage) ? (
+            <PanelBoundary name="The card" key={selected}>
+              <HeldCard sampler={sampler} stage={stage} />
+            </PanelBoundary>
+          ) : (
+            <span />
+          )}
         </div>
       </div>
     </WorkedContext>
-  )
-}
-
-function SamplerName({ name }: { name: string }) {
-  const [typed, setTyped] = useState(name)
-  useEffect(() => setTyped(name), [name])
-  const keep = (): void => {
-    const next = typed.trim()
-    if (next === '' || next === name) setTyped(name)
-    else edit({ kind: 'rename', name: next })
-  }
-  return (
-    <Input
-      aria-label="Name of the sampler"
-      variant="borderless"
-      value={typed}
-      maxLength={120}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={keep}
-      onPressEnter={keep}
-      style={{ font: '700 20px Alegreya, serif', width: `${Math.max(8, typed.length + 2)}ch`, maxWidth: 360, paddingInline: 6 }}
-    />
   )
 }

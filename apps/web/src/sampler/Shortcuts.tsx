@@ -6,13 +6,16 @@ import { useHotkeys } from 'react-hotkeys-hook'
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['Alt+1 … Alt+6', 'the stages'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Ctrl+K', 'find an exercise, a stitch, a stage, a command'],
   ['↑ ↓ in the list of exercises', 'the exercise before, after'],
+  ['Alt+↑ Alt+↓ there', 'the exercise earlier, later'],
+  ['F2 there', 'another name'],
   ['F', 'turn the cloth over'],
   ['W, G', 'stitches shown or hidden, marks shown or hidden'],
   [', and .', 'pitch of the selected exercise shorter, longer'],
-  ['0, 9', 'fit the cloth to the window, true size'],
+  ['0, 8, 7, 9', 'the cloth, the hoop, what is held, true size'],
   ['+ and −', 'closer, further'],
-  ['Arrow keys on a handle', 'move it by 0.5 mm, with Shift by 5 mm'],
+  ['Arrow keys on a pin', 'move it by 1 mm, with Shift by 0.1 mm'],
   ['← → and Space in the hand', 'step back, step on, play'],
 ]
 

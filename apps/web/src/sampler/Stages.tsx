@@ -1,61 +1,83 @@
-/** The order of work as one thread: sewn where complete, spaced stitches where still to do, a knot where something is wrong. */
+/** The order of work as one thread: sewn close where complete, spaced stitches where still to do, a pin where one is. */
 import { NavLink } from 'react-router'
 import { KnotGlyph } from '../look/Glyphs.tsx'
 import { DYES } from '../look/theme.ts'
+import { exerciseSelected } from '../store/sampler.ts'
+import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import type { StageState } from './stage-states.ts'
 
 export function Stages({ stages }: { stages: readonly StageState[] }) {
   return (
     <nav className="stages" aria-label="Stages of the work">
       {stages.map((stage, index) => (
-        <NavLink key={stage.id} to={stage.id} className="stage" title={`Alt+${index + 1}`}>
-          {({ isActive }) => (
-            <>
-              <svg className="thread" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 100 15">
-                <line
-                  x1="0"
-                  x2="100"
-                  y1="8"
-                  y2="8"
-                  stroke={stage.complete ? DYES.indigo : DYES.edge}
-                  strokeWidth={stage.complete ? 3 : 2}
-                  strokeDasharray={stage.complete ? undefined : '5 4'}
-                  vectorEffect="non-scaling-stroke"
-                />
-                {isActive && (
-                  <line
-                    x1="4"
-                    x2="96"
-                    y1="8"
-                    y2="8"
-                    stroke={DYES.weldFill}
-                    strokeWidth="7"
-                    strokeLinecap="round"
-                    vectorEffect="non-scaling-stroke"
-                    opacity="0.75"
-                  />
-                )}
-              </svg>
-              <span className="name">
-                {stage.name}
-                {stage.wrong > 0 && (
-                  <>
-                    <KnotGlyph />
-                    <span className="caution" style={{ fontSize: 13 }}>
-                      {stage.wrong}
+        <div key={stage.id} className="stage-place">
+          <NavLink to={stage.id} className="stage" title={`Alt+${index + 1}`}>
+            {({ isActive }) => (
+              <>
+                <Sewn complete={stage.complete} here={isActive} />
+                <span className="name">
+                  {stage.name}
+                  {stage.wrong.length > 0 && !isActive && (
+                    <span className="stage-wrong">
+                      <span className="visually-hidden">, </span>
+                      <KnotGlyph />
+                      {stage.wrong.length}
+                      <span className="visually-hidden">{stage.wrong.length === 1 ? ' caution' : ' cautions'}</span>
                     </span>
-                  </>
-                )}
-                {isActive && <span className="visually-hidden">(here)</span>}
-              </span>
-              <span className={stage.wrong > 0 ? 'state caution' : 'state'}>
-                {stage.complete && <span className="visually-hidden">complete: </span>}
-                {stage.words}
-              </span>
-            </>
-          )}
-        </NavLink>
+                  )}
+                  {stage.complete && <span className="visually-hidden">, complete</span>}
+                  {isActive && <span className="visually-hidden"> (here)</span>}
+                </span>
+              </>
+            )}
+          </NavLink>
+          <StateWords stage={stage} />
+        </div>
       ))}
     </nav>
+  )
+}
+
+/** Under the current stage: what is wrong, as a link that chooses it; pressed again, the next. */
+function StateWords({ stage }: { stage: StageState }) {
+  const dispatch = useAppDispatch()
+  const selected = useAppSelector((state) => state.sampler.selected)
+  const { wrong, words } = stage
+  const next = wrong[(wrong.indexOf(selected ?? '') + 1) % Math.max(1, wrong.length)]
+  if (next === undefined)
+    return (
+      <span className="state" title={words}>
+        {words}
+      </span>
+    )
+  return (
+    <button type="button" className="state" title={words} onClick={() => dispatch(exerciseSelected(next))}>
+      {words}
+    </button>
+  )
+}
+
+const STITCHES = 7
+
+function Sewn({ complete, here }: { complete: boolean; here: boolean }) {
+  return (
+    <svg className="thread" aria-hidden="true" viewBox="0 0 100 14" preserveAspectRatio="none">
+      {Array.from({ length: STITCHES }, (_, index) => {
+        const from = (100 / STITCHES) * index
+        return (
+          <line
+            key={index}
+            x1={from + 1}
+            x2={from + (100 / STITCHES) * (complete ? 0.88 : 0.5)}
+            y1="5"
+            y2="5"
+            stroke={complete ? DYES.indigo : DYES.edge}
+            strokeWidth={complete ? 3.6 : 2}
+            vectorEffect="non-scaling-stroke"
+          />
+        )
+      })}
+      {here && <line x1="2.6" x2="9" y1="7" y2="4.6" stroke={DYES.ink} strokeWidth="1.6" vectorEffect="non-scaling-stroke" />}
+    </svg>
   )
 }

@@ -1,12 +1,12 @@
 /** What each stage says it lacks, from the document and what was worked of it. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import { workSampler } from '@lemmata/core/exercise'
 import { applyOperation, newSampler, type Operation, type Sampler } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
 import type { WorkedInPage } from '../compute/use-worked.ts'
 import { stageStates } from './stage-states.ts'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const after = (...operations: Operation[]): Sampler =>
   operations.reduce((sampler, operation) => {
     const applied = applyOperation(sampler, operation)
@@ -27,7 +27,7 @@ describe('the stages', () => {
       ['Brief', '10 learners'],
       ['Stitches', '8 exercises'],
       ['Order', 'no broken rule'],
-      ['Cloth', 'all inside'],
+      ['Cloth', '2 cautions'],
       ['Thread', 'all assigned'],
       ['Sheets', 'not printed'],
     ])
@@ -37,25 +37,38 @@ describe('the stages', () => {
   it('of an empty one say where to begin', () => {
     const all = states(newSampler('Empty'))
     expect(all.get('stitches')?.words).toBe('choose the first')
-    for (const id of ['order', 'cloth', 'thread'] as const) expect(all.get(id)).toMatchObject({ words: 'nothing yet', complete: false, wrong: 0 })
+    for (const id of ['order', 'cloth', 'thread'] as const) expect(all.get(id)).toMatchObject({ words: 'nothing yet', complete: false, wrong: [] })
   })
 
   it('name the one that reaches outside, and count several', () => {
     const guides = demo.drawing.guides.map((one) => one.id)
     const away = (ids: readonly string[]): Operation => ({ kind: 'transform-guides', ids, matrix: [1, 0, 0, 1, 70, 0] })
-    expect(states(after(away(guides.slice(0, 1)))).get('cloth')).toMatchObject({ words: 'Steady rain reaches outside', wrong: 1, complete: false })
-    expect(states(after(away(guides.slice(0, 3)))).get('cloth')).toMatchObject({ words: '3 reach outside', wrong: 3 })
+    expect(states(after(away(guides.slice(0, 1)))).get('cloth')).toMatchObject({ words: 'Steady rain reaches outside, 2 cautions', complete: false })
+    expect(states(after(away(guides.slice(0, 1)))).get('cloth')?.wrong[0]).toBe('e1')
+    expect(states(after(away(guides.slice(0, 3)))).get('cloth')).toMatchObject({ words: '3 outside, 2 cautions', complete: false })
+    expect(
+      states(after(away(guides.slice(0, 3))))
+        .get('cloth')
+        ?.wrong.slice(0, 3),
+    ).toEqual(['e1', 'e2', 'e8'])
   })
 
-  it('count what cannot be worked before what lies outside, and a thread that is not there under Thread', () => {
+  it('count what cannot be worked before what lies outside', () => {
     const broken: Sampler = { ...demo, exercises: demo.exercises.map((one, index) => (index < 2 ? { ...one, stitch: 'no-such-stitch' } : one)) }
-    expect(states(broken).get('cloth')).toMatchObject({ words: '2 cannot be worked', wrong: 2 })
-    expect(states(broken).get('thread')).toMatchObject({ words: '2 to look at', complete: false })
+    expect(states(broken).get('cloth')?.words).toMatch(/^2 cannot be worked/)
+    expect(states(broken).get('cloth')?.wrong.slice(0, 2)).toEqual(broken.exercises.slice(0, 2).map((one) => one.id))
   })
 
   it('count a needle that does not serve, chosen by the teacher or by nobody', () => {
     const thick: Operation = { kind: 'assign', id: 'e1', role: 'main', set: { strands: 6, needle: { kind: 'embroidery', size: 10 } } }
-    expect(states(after(thick)).get('thread')).toMatchObject({ words: '1 to look at', wrong: 1 })
+    expect(states(after(thick)).get('thread')).toMatchObject({ words: 'all assigned, 1 caution', wrong: ['e1'] })
+  })
+
+  it('say how far the work is while it goes on, and never that all is well', () => {
+    const { results } = workSampler(demo)
+    const some = new Map([...results].slice(0, 3))
+    const all = states(demo, { results: some, done: [], complete: false, busy: true })
+    for (const id of ['order', 'cloth', 'thread'] as const) expect(all.get(id)).toMatchObject({ words: 'working 3 of 8', complete: false, wrong: [] })
   })
 
   it('say nothing of what has not been worked', () => {

@@ -1,7 +1,9 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
-import { outsideProblem } from '@lemmata/core/mend'
+import type { Problem } from '@lemmata/core/base'
+import { outsideProblem, problemsOnCloth } from '@lemmata/core/mend'
 import { brokenRules, courseSettings, planOf } from '@lemmata/core/order'
+import { counted } from '@lemmata/core/units'
 import { courseFor, type WorkedInPage } from '../compute/use-worked.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
@@ -10,70 +12,86 @@ export interface StageState {
   readonly id: StageId
   readonly name: string
   readonly complete: boolean
-  readonly wrong: number
+  /** What there is something to say of, the worst first: by exercise. */
+  readonly wrong: readonly string[]
   readonly words: string
 }
 
 export function stageStates(sampler: Sampler, worked: WorkedInPage, revision: number, printedRevision: number | null): readonly StageState[] {
   const count = sampler.exercises.length
-  const course = courseFor(worked)
-  const settings = courseSettings(sampler)
-  const broken = brokenRules(course, planOf(sampler, course, settings), settings).length
-  const unworked = sampler.exercises.filter((exercise) => worked.results.get(exercise.id)?.ok === false).length
-  const reaching = worked.done.filter((one) => outsideProblem(one, sampler) !== null)
-  const outside = reaching.length
-  const refused = worked.done.filter((one) =>
-    one.problems.some((problem) => problem.code === 'assign.needle' || problem.code === 'assign.no-needle-serves'),
-  ).length
-  const noThread = sampler.exercises.filter((exercise) => {
-    const result = worked.results.get(exercise.id)
-    return result && !result.ok && result.problems.some((problem) => problem.code.startsWith('assign.'))
-  }).length
-  const things = (many: number, one: string, more: string): string => (many === 1 ? `1 ${one}` : `${many} ${more}`)
-  const cloth = unworked + outside
-  // Of what has not been worked nothing is known.
-  const known = worked.failed === null
-  const thread = refused + noThread
   const printedNow = printedRevision !== null && printedRevision === revision
   return [
-    { id: 'brief', name: 'Brief', complete: true, wrong: 0, words: things(sampler.brief.learners, 'learner', 'learners') },
-    { id: 'stitches', name: 'Stitches', complete: count > 0, wrong: 0, words: count === 0 ? 'choose the first' : things(count, 'exercise', 'exercises') },
-    {
-      id: 'order',
-      name: 'Order',
-      complete: count > 0 && broken === 0,
-      wrong: broken,
-      words: broken > 0 ? things(broken, 'broken rule', 'broken rules') : count > 0 ? 'no broken rule' : 'nothing yet',
-    },
-    {
-      id: 'cloth',
-      name: 'Cloth',
-      complete: known && count > 0 && cloth === 0,
-      wrong: cloth,
-      words:
-        unworked > 0
-          ? `${unworked} cannot be worked`
-          : outside === 1
-            ? `${reaching[0]?.exercise.name ?? ''} reaches outside`
-            : outside > 0
-              ? `${outside} reach outside`
-              : count > 0
-                ? 'all inside'
-                : 'nothing yet',
-    },
-    {
-      id: 'thread',
-      name: 'Thread',
-      complete: known && count > 0 && thread === 0,
-      wrong: thread,
-      words: !known ? 'not worked' : thread > 0 ? things(thread, 'to look at', 'to look at') : count > 0 ? 'all assigned' : 'nothing yet',
-    },
+    { id: 'brief', name: 'Brief', complete: true, wrong: [], words: counted(sampler.brief.learners, 'learner') },
+    { id: 'stitches', name: 'Stitches', complete: count > 0, wrong: [], words: count === 0 ? 'choose the first' : counted(count, 'exercise') },
+    orderState(sampler, worked),
+    clothState(sampler, worked),
+    threadState(sampler, worked),
     {
       id: 'sheets',
       name: 'Sheets',
       complete: printedNow,
-      wrong: 0,
+      wrong: [],
       words: printedNow ? 'printed' : printedRevision === null ? 'not printed' : 'changed since',
     },
   ]
+}
+
+/** Of what has not been worked nothing is known, and nothing is said. */
+function notKnown(sampler: Sampler, worked: WorkedInPage): string | null {
+  if (sampler.exercises.length === 0) return 'nothing yet'
+  if (worked.failed !== null) return 'not worked'
+  return worked.complete ? null : `working ${worked.results.size} of ${sampler.exercises.length}`
+}
+
+function orderState(sampler: Sampler, worked: WorkedInPage): StageState {
+  const course = courseFor(worked)
+  const settings = courseSettings(sampler)
+  const broken = brokenRules(course, planOf(sampler, course, settings), settings)
+  const words = notKnown(sampler, worked) ?? (broken.length > 0 ? counted(broken.length, 'broken rule') : 'no broken rule')
+  return {
+    id: 'order',
+    name: 'Order',
+    complete: sampler.exercises.length > 0 && worked.complete && broken.length === 0,
+    wrong: [...new Set(broken.map((rule) => rule.exercise))],
+    words,
+  }
+}
+
+const ofThread = (problem: Problem): boolean => problem.code.startsWith('assign.')
+
+function clothState(sampler: Sampler, worked: WorkedInPage): StageState {
+  const unworked = sampler.exercises.filter(({ id }) => worked.results.get(id)?.ok === false)
+  const outside = worked.done.filter((one) => outsideProblem(one, sampler) !== null)
+  const others = worked.done.filter((one) => !outside.includes(one) && problemsOnCloth(one, sampler).some((problem) => !ofThread(problem)))
+  const said = [
+    unworked.length > 0 ? `${unworked.length} cannot be worked` : '',
+    outside.length === 1 && unworked.length === 0 ? `${outside[0]?.exercise.name ?? ''} reaches outside` : '',
+    outside.length > 1 || (outside.length === 1 && unworked.length > 0) ? `${outside.length} outside` : '',
+    others.length > 0 ? counted(others.length, 'caution') : '',
+  ].filter((one) => one !== '')
+  return {
+    id: 'cloth',
+    name: 'Cloth',
+    complete: notKnown(sampler, worked) === null && unworked.length + outside.length === 0,
+    wrong: [...unworked.map((one) => one.id), ...[...outside, ...others].map((one) => one.exercise.id)],
+    words: notKnown(sampler, worked) ?? (said.length > 0 ? said.join(', ') : 'all inside'),
+  }
+}
+
+function threadState(sampler: Sampler, worked: WorkedInPage): StageState {
+  const none = sampler.exercises.filter(({ id }) => {
+    const result = worked.results.get(id)
+    return result?.ok === false && result.problems.some(ofThread)
+  })
+  const refused = worked.done.filter((one) => one.problems.some(({ code }) => code === 'assign.needle' || code === 'assign.no-needle-serves'))
+  const others = worked.done.filter((one) => !refused.includes(one) && one.problems.some(ofThread))
+  const cautions = refused.length + others.length
+  const said = [none.length > 0 ? `${none.length} without` : 'all assigned', cautions > 0 ? counted(cautions, 'caution') : ''].filter((one) => one !== '')
+  return {
+    id: 'thread',
+    name: 'Thread',
+    complete: notKnown(sampler, worked) === null && none.length + refused.length === 0,
+    wrong: [...none.map((one) => one.id), ...[...refused, ...others].map((one) => one.exercise.id)],
+    words: notKnown(sampler, worked) ?? said.join(', '),
+  }
 }

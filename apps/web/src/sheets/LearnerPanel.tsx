@@ -4,7 +4,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameOfStitch } from '@lemmata/core/exercise'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { App, Button, Checkbox, Segmented, Select } from 'antd'
-import { MARKS } from '../sampler/marks.ts'
+import { MARKS } from '../card/marks.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
 import { editClass, undo } from '../store/index.ts'
 

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 /** A learner of a class: what is left free to her, what she chose, and the way back to the class. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import { newClass } from '@lemmata/core/classes'
 import { workSampler } from '@lemmata/core/exercise'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
@@ -11,7 +11,7 @@ import { store, undo, useAppSelector } from '../store/index.ts'
 import { choose, closePage, openPage } from '../testing/page.tsx'
 import { LearnerPanel } from './LearnerPanel.tsx'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const [first] = demo.exercises as [Exercise, ...Exercise[]]
 const FREE: Sampler = {
   ...demo,

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 /** The Sheets stage: which pages there are for whom, and the address that the server makes the PDF from. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
@@ -8,7 +8,7 @@ import { edit, store } from '../store/index.ts'
 import { choose, closePage, openPage } from '../testing/page.tsx'
 import { SheetsStage } from './SheetsStage.tsx'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const open = (sampler: Sampler = demo) => openPage(sampler, <SheetsStage />)
 const pages = (): HTMLElement[] => screen.queryAllByRole('img', { name: /^Page \d+ of \d+$/ })
 const address = (): URL => new URL(screen.getByText('Make the PDF').closest('a')?.getAttribute('href') ?? '', 'http://here')

@@ -1,6 +1,6 @@
 /** The shelf: a teacher's samplers. */
 import { readJson, type SamplerSummary } from '@lemmata/contract'
-import { App, Button, Input, Modal } from 'antd'
+import { App, Button, Dropdown } from 'antd'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import {
@@ -12,8 +12,12 @@ import {
   useRestoreSamplerMutation,
   useSamplersQuery,
 } from '../api/server-api.ts'
+import { dateInWords } from '../look/dates.ts'
 import { FileButton } from '../look/FileButton.tsx'
+import { NameDialog } from '../look/NameDialog.tsx'
 import { TopBar } from '../sampler/TopBar.tsx'
+import { EmptyHoop } from './EmptyHoop.tsx'
+import { SamplerPicture } from './SamplerPicture.tsx'
 
 export function Shelf() {
   const { data: samplers, error, refetch } = useSamplersQuery(undefined, { refetchOnMountOrArgChange: true })
@@ -36,12 +40,17 @@ export function Shelf() {
     if (answer.error) message.error(failedWith(answer.error), 8)
     return answer.data ?? null
   }
-  const keepName = (): void => {
-    if (!naming || naming.name.trim() === '') return
-    const { id, name } = naming
-    setNaming(null)
-    if (id !== null) void told(renameSampler({ id, name: name.trim() }))
-    else void told(makeSampler({ name: name.trim() })).then((made) => made && navigate(`/samplers/${made.id}/brief`))
+  const keepName = (name: string): void => {
+    if (!naming) return
+    const { id } = naming
+    if (id !== null) void told(renameSampler({ id, name }))
+    else void told(makeSampler({ name })).then((made) => made && navigate(`/samplers/${made.id}/brief`))
+  }
+  const takeDemo = async (which: 'weatherDiary' | 'sixThursdays'): Promise<void> => {
+    const demo = await import('@lemmata/contract/demo')
+    const document = which === 'weatherDiary' ? demo.weatherDiary() : demo.sixThursdays(new Date().toISOString().slice(0, 10))
+    const made = await told(makeSampler({ document }))
+    if (made) message.success(`${made.document.name} is on the shelf.`)
   }
   const remove = async (sampler: SamplerSummary): Promise<void> => {
     const answer = await removeSampler(sampler.id)
@@ -86,7 +95,7 @@ export function Shelf() {
         <div className="shelf-head">
           <div style={{ flex: 1 }}>
             <h1>Shelf</h1>
-            <span className="quiet">Your samplers, the last changed first.</span>
+            <span className="quiet">Your samplers, the last changed first</span>
           </div>
           <FileButton label="Sampler file" onFile={(file) => void importFile(file)}>
             Import a file
@@ -100,62 +109,57 @@ export function Shelf() {
             {problem} <Button onClick={() => void refetch()}>Try again</Button>
           </p>
         )}
-        {samplers?.length === 0 && (
-          <div className="empty sheet">
-            <h2>The shelf is empty</h2>
-            <p className="quiet">Begin with a name; cloth, thread and stitches follow, and nothing waits for anything else.</p>
-            <Button type="primary" onClick={() => setNaming({ id: null, name: '' })}>
-              New sampler
-            </Button>
-          </div>
-        )}
         <ul className="shelf-list">
           {samplers?.map((sampler) => (
             <li key={sampler.id} className="shelf-item">
-              <Link to={`/samplers/${sampler.id}/cloth`}>
-                <h2>{sampler.name}</h2>
-                <div className="facts quiet">
+              <Link to={`/samplers/${sampler.id}/cloth`} aria-label={sampler.name}>
+                <SamplerPicture id={sampler.id} name={sampler.name} revision={sampler.revision} heightPx={310} />
+              </Link>
+              <div className="shelf-words">
+                <h2 title={sampler.name}>{sampler.name}</h2>
+                <Dropdown
+                  trigger={['click']}
+                  menu={{
+                    items: [
+                      { key: 'rename', label: 'Rename', onClick: () => setNaming({ id: sampler.id, name: sampler.name }) },
+                      { key: 'copy', label: 'Copy', onClick: () => void told(copySampler(sampler.id)) },
+                      { key: 'export', label: <a href={`/api/samplers/${sampler.id}/document`}>Export</a> },
+                      { key: 'delete', label: 'Delete', danger: true, onClick: () => void remove(sampler) },
+                    ],
+                  }}
+                >
+                  <Button type="text" aria-label={`More of ${sampler.name}`} title="More">
+                    …
+                  </Button>
+                </Dropdown>
+                <p className="quiet">
                   {sampler.exercises === 1 ? '1 exercise' : `${sampler.exercises} exercises`} on {sampler.cloth.toLowerCase()}
                   <br />
-                  changed {new Date(sampler.changedAt).toLocaleString()}
-                </div>
-              </Link>
-              <div className="acts">
-                <Button size="small" type="text" onClick={() => setNaming({ id: sampler.id, name: sampler.name })}>
-                  Rename
-                </Button>
-                <Button size="small" type="text" onClick={() => void told(copySampler(sampler.id))}>
-                  Copy
-                </Button>
-                <Button size="small" type="text" href={`/api/samplers/${sampler.id}/document`}>
-                  Export
-                </Button>
-                <Button size="small" type="text" danger onClick={() => void remove(sampler)} aria-label={`Delete ${sampler.name}`}>
-                  Delete
+                  changed {dateInWords(sampler.changedAt)}
+                </p>
+                <Button type="primary" onClick={() => void navigate(`/samplers/${sampler.id}/cloth`)} aria-label={`Open ${sampler.name}`}>
+                  Open
                 </Button>
               </div>
             </li>
           ))}
+          {samplers && (
+            <li>
+              <EmptyHoop first={samplers.length === 0} onNew={() => setNaming({ id: null, name: '' })} onDemo={(which) => void takeDemo(which)} />
+            </li>
+          )}
         </ul>
       </main>
-      <Modal
-        open={naming !== null}
-        title={naming?.id === null ? 'New sampler' : 'Rename'}
-        okText={naming?.id === null ? 'Begin' : 'Rename'}
-        onOk={keepName}
-        onCancel={() => setNaming(null)}
-        okButtonProps={{ disabled: (naming?.name ?? '').trim() === '' }}
-      >
-        <Input
-          aria-label="Name"
+      {naming && (
+        <NameDialog
+          title={naming.id === null ? 'New sampler' : 'Rename the sampler'}
+          act={naming.id === null ? 'Begin' : 'Rename'}
+          name={naming.name}
           placeholder="Weather over the harbour"
-          value={naming?.name ?? ''}
-          maxLength={120}
-          autoFocus
-          onChange={(event) => setNaming((before) => (before ? { ...before, name: event.target.value } : null))}
-          onPressEnter={keepName}
+          onName={keepName}
+          onClose={() => setNaming(null)}
         />
-      </Modal>
+      )}
     </div>
   )
 }

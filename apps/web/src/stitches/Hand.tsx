@@ -2,7 +2,7 @@
 import { problemInWords } from '@lemmata/contract'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Hand as HandSide } from '@lemmata/core/steps'
-import { Button, Segmented } from 'antd'
+import { Button, Segmented, Select, Slider } from 'antd'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { HandPicture } from './HandPicture.tsx'
 import { type HandState, type Speed, useHand } from './use-hand.ts'
@@ -20,24 +20,52 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
   if (!shown.ok || !step) return <p className="wrong">{shown.problems[0] ? problemInWords(shown.problems[0]) : 'This stitch cannot be shown.'}</p>
   return (
     <section className="hand" aria-label={`${done.assigned.document.name}, move by move`} onKeyDown={state.onKey} tabIndex={0}>
-      <div style={{ display: 'flex', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
-        <h2 style={{ flex: 1 }}>{done.assigned.document.name}</h2>
+      <div className="hand-bar">
+        <Controls state={state} />
         <WhichHand state={state} />
-        <Button size="small" onClick={() => setLarge(true)}>
-          Full screen
+        <Button onClick={() => setLarge(true)} aria-label="Full screen" title="Full screen">
+          ⤢
         </Button>
       </div>
-      <HandPicture done={done} state={state} clothHex={clothHex} side="front" heightMm={52} />
-      <p className="sentence" aria-live="polite" style={{ margin: 0 }} data-testid="step-sentence">
+      <p className="sentence" aria-live="polite" data-testid="step-sentence">
         <b>{step.number}</b> {step.sentence}
       </p>
-      <Controls state={state} />
-      <div className="quiet" style={{ fontSize: 13.5 }}>
-        Behind, as seen turning the cloth over
+      <div className="both-sides">
+        <figure>
+          <HandPicture done={done} state={state} clothHex={clothHex} side="front" heightMm={84} />
+          <figcaption>Front</figcaption>
+        </figure>
+        <figure>
+          <HandPicture done={done} state={state} clothHex={clothHex} side="back" heightMm={84} />
+          <figcaption>Back, as seen turning the cloth over</figcaption>
+        </figure>
       </div>
-      <HandPicture done={done} state={state} clothHex={clothHex} side="back" heightMm={26} />
+      <MoveBar state={state} />
       {large && <FullScreen done={done} state={state} clothHex={clothHex} onClose={() => setLarge(false)} />}
     </section>
+  )
+}
+
+/** The moves as stitches: sewn so far, and a slider to go to any of them. */
+function MoveBar({ state: { at, last, setIndex, steps, speed, setSpeed } }: { state: HandState }) {
+  return (
+    <div className="move-bar">
+      <span className="quiet">
+        move {steps[at]?.number ?? 0} of {steps.length}
+      </span>
+      <Slider min={0} max={Math.max(1, last)} value={at} onChange={setIndex} tooltip={{ formatter: null }} ariaLabelForHandle="Move" disabled={last === 0} />
+      <Select<Speed>
+        aria-label="Speed"
+        size="small"
+        value={speed}
+        onChange={setSpeed}
+        options={[
+          { value: 'slow', label: 'slow' },
+          { value: 'usual', label: 'usual' },
+          { value: 'quick', label: 'quick' },
+        ]}
+      />
+    </div>
   )
 }
 
@@ -56,11 +84,11 @@ function WhichHand({ state }: { state: HandState }) {
 }
 
 function Controls({ state }: { state: HandState }) {
-  const { at, last, go, setIndex, playing, play, speed, setSpeed, step, steps } = state
+  const { at, last, go, setIndex, playing, play } = state
   return (
     <div className="controls">
-      <Button onClick={() => setIndex(0)} disabled={at === 0}>
-        From the start
+      <Button onClick={() => setIndex(0)} disabled={at === 0} aria-label="From the start" title="From the start">
+        |‹
       </Button>
       <Button onClick={() => go(-1)} disabled={at === 0} aria-label="Step back" title="←">
         ‹ Back
@@ -69,20 +97,6 @@ function Controls({ state }: { state: HandState }) {
         On ›
       </Button>
       <Button onClick={play}>{playing ? 'Stop' : 'Play'}</Button>
-      <Segmented<Speed>
-        size="small"
-        aria-label="Speed"
-        value={speed}
-        onChange={setSpeed}
-        options={[
-          { value: 'slow', label: 'slow' },
-          { value: 'usual', label: 'usual' },
-          { value: 'quick', label: 'quick' },
-        ]}
-      />
-      <span className="quiet">
-        move {step?.number ?? 0} of {steps.length}
-      </span>
     </div>
   )
 }

@@ -20,7 +20,8 @@ export function Mistakes({ done, clothHex }: { done: WorkedExercise; clothHex: s
   )
   const box = useMemo(() => startOf(done.pieces[0].worked.segments), [done])
   if (!box) return null
-  const draw = (segments: readonly Segment[]) => drawThread(segments, 'front', lookOf(done.assigned), 'full')
+  const draw = (segments: readonly Segment[]) =>
+    drawThread(segments, { side: 'front', look: lookOf(done.assigned), detail: 'full', pixelsPerMm: 12, cloth: clothHex })
   return (
     <div className="mistakes">
       <figure>

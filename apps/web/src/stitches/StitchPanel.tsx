@@ -7,8 +7,8 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf, motionWord } from '@lemmata/core/order'
 import type { RowOfRows } from '@lemmata/core/layout'
 import { formatLength } from '@lemmata/core/units'
-import { Button, Tabs } from 'antd'
-import { useEffect, useState } from 'react'
+import { Button, Collapse } from 'antd'
+import { type ReactNode, useEffect, useState } from 'react'
 import { VersionField } from '../sampler/VersionField.tsx'
 import { Hand } from './Hand.tsx'
 import { Mistakes, WouldItHold } from './Mistakes.tsx'
@@ -19,32 +19,65 @@ interface Props {
   readonly around: Surroundings
   readonly clothHex: string
   readonly units: 'mm' | 'in'
+  /** Letters of the exercises that use it. */
+  readonly where: string
   readonly onTeach: (trial: Trial) => void
   readonly onRows: (rows: RowOfRows, trial: Trial) => void
   readonly onCopy: () => void
   readonly onExport: () => void
   /** Only for a stitch of the teacher's own library. */
   readonly onRemove?: (() => void) | undefined
+  readonly onClose: () => void
+  readonly isCompared: boolean
+  readonly onCompare: () => void
 }
 
-export function StitchPanel({ document, around, clothHex, units, onTeach, onRows, onCopy, onExport, onRemove }: Props) {
+export function StitchPanel(props: Props) {
+  const { document, around, clothHex, units, where, onTeach, onRows, onCopy, onExport, onRemove, onClose, isCompared, onCompare } = props
   const [trial, setTrial] = useState<Trial>(FIRST_TRIAL)
+  const [open, setOpen] = useState<string | null>('facts')
   useEffect(() => setTrial(FIRST_TRIAL), [document.id])
   const worked = useTrial(document, around, trial)
   const done = worked?.ok ? worked.value : null
+  const groups: { key: string; label: string; fact: string; children: ReactNode }[] = [
+    {
+      key: 'facts',
+      label: 'About it',
+      fact: done ? `difficulty ${Math.round(done.stitchDifficulty.score)}` : '',
+      children: done && <Facts done={done} units={units} />,
+    },
+    {
+      key: 'try',
+      label: 'Try it',
+      fact: 'other lengths, other guides',
+      children: (
+        <TryIt document={document} worked={worked} trial={trial} onChange={setTrial} clothHex={clothHex} units={units} onRows={(rows) => onRows(rows, trial)} />
+      ),
+    },
+    { key: 'mistakes', label: 'Good and bad', fact: 'usual mistakes, and their mends', children: done && <Mistakes done={done} clothHex={clothHex} /> },
+    { key: 'hold', label: 'Would it hold?', fact: 'if an end comes loose', children: done && <WouldItHold done={done} /> },
+  ]
   return (
-    <div style={{ display: 'grid', gap: 14 }}>
-      <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
-        <Button type="primary" onClick={() => onTeach(trial)} disabled={!done}>
-          Teach {document.name.toLowerCase()}
+    <div className="stitch-panel">
+      <div className="drawer-head">
+        <div className="card-title">
+          <h2 title={document.name}>{document.name}</h2>
+          <span>
+            {document.family ?? 'a stitch of your own'}
+            {where === '' ? '; not in this course yet' : `; in your course as ${where}`}
+          </span>
+        </div>
+        <Button
+          type="primary"
+          onClick={() => onTeach(trial)}
+          disabled={!done}
+          aria-label={`Teach ${document.name.toLowerCase()}${where === '' ? '' : ' again'}`}
+        >
+          {where === '' ? 'Teach it' : 'Teach it again'}
         </Button>
-        <Button onClick={onCopy}>Write one like it</Button>
-        <Button onClick={onExport}>Export</Button>
-        {onRemove && (
-          <Button danger onClick={onRemove}>
-            Remove from my library
-          </Button>
-        )}
+        <Button type="text" size="small" aria-label="Close the drawer" title="Close the drawer" onClick={onClose}>
+          ×
+        </Button>
       </div>
       <VersionField
         document={document}
@@ -57,36 +90,30 @@ export function StitchPanel({ document, around, clothHex, units, onTeach, onRows
       ) : (
         <p className="wrong">{worked && !worked.ok && worked.problems[0] ? problemInWords(worked.problems[0]) : ''}</p>
       )}
-      <Tabs
-        items={[
-          {
-            key: 'try',
-            label: 'Try it',
-            children: (
-              <TryIt
-                document={document}
-                worked={worked}
-                trial={trial}
-                onChange={setTrial}
-                clothHex={clothHex}
-                units={units}
-                onRows={(rows) => onRows(rows, trial)}
-              />
-            ),
-          },
-          { key: 'facts', label: 'About it', children: <div className="panel">{done && <Facts done={done} units={units} />}</div> },
-          {
-            key: 'mistakes',
-            label: 'Good and bad',
-            children: (
-              <div className="panel" style={{ display: 'grid', gap: 12 }}>
-                {done && <Mistakes done={done} clothHex={clothHex} />}
-                {done && <WouldItHold done={done} />}
-              </div>
-            ),
-          },
-        ]}
+      <Collapse
+        ghost
+        className="card-groups"
+        activeKey={open === null ? [] : [open]}
+        onChange={(keys) => setOpen(keys.find((key) => key !== open) ?? null)}
+        items={groups.map(({ key, label, fact, children }) => ({
+          key,
+          label,
+          extra: <span className="fact">{fact}</span>,
+          children: <div className="group">{children}</div>,
+        }))}
       />
+      <div className="card-foot">
+        <Button onClick={onCompare} aria-pressed={isCompared}>
+          {isCompared ? 'Laid beside' : 'Lay beside'}
+        </Button>
+        <Button onClick={onCopy}>Write one like it</Button>
+        <Button onClick={onExport}>Export</Button>
+        {onRemove && (
+          <Button danger onClick={onRemove}>
+            Remove from my library
+          </Button>
+        )}
+      </div>
     </div>
   )
 }

@@ -4,15 +4,15 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import { applyVariant, type StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
 import { newExercise, newRows, type RowOfRows } from '@lemmata/core/layout'
-import type { Operation } from '@lemmata/core/sampler'
+import { type Operation, type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { letterOf } from '@lemmata/core/sheets'
 import { allStitches, LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
-import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { FileButton } from '../look/FileButton.tsx'
-import { Slope } from '../look/Glyphs.tsx'
 import { PanelBoundary } from '../sampler/PanelBoundary.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { edit } from '../store/index.ts'
@@ -22,15 +22,15 @@ import { download } from './download.ts'
 import { isShown, NO_FILTER, type WallFilter } from './filter.ts'
 import { StitchPanel } from './StitchPanel.tsx'
 import { workSwatch } from './swatch.ts'
-import { asTried, type Trial } from './TryIt.tsx'
+import { asTried, FIRST_TRIAL, type Trial } from './TryIt.tsx'
 import { useOwnStitches } from './use-own-stitches.ts'
 import { Failure } from '../sampler/Failure.tsx'
-import { useWall, type Wall } from './use-wall.ts'
+import { Swatch } from './Swatch.tsx'
+import { useWall } from './use-wall.ts'
+import { familiesOf, WallGrid } from './WallGrid.tsx'
 import { WallFilters } from './WallFilters.tsx'
 import { WriteStitch } from './WriteStitch.tsx'
 
-/** The whole wall is drawn at this scale, so that widths can be compared. */
-const SWATCH_PX_PER_MM = 7
 const MOST_COMPARED = 3
 
 export function StitchesStage() {
@@ -38,7 +38,9 @@ export function StitchesStage() {
   const worked = useWorked()
   const { message } = App.useApp()
   const own = useOwnStitches()
-  const [chosen, setChosen] = useState<string | null>(null)
+  const [address, setAddress] = useSearchParams()
+  const chosen = address.get('stitch')
+  const setChosen = (id: string | null): void => setAddress(id === null ? {} : { stitch: id }, { replace: true })
   const [filter, setFilter] = useState<WallFilter>(NO_FILTER)
   const [side, setSide] = useState<'front' | 'back'>('front')
   const [compared, setCompared] = useState<readonly string[]>([])
@@ -57,7 +59,7 @@ export function StitchesStage() {
   const motions = useMemo(() => [...new Set([...wall.results.values()].flatMap((result) => (result.ok ? motionsOf(result.value) : [])))].sort(), [wall])
   const taught = useMemo(() => new Set(worked.done.flatMap(motionsOf)), [worked.done])
   const found = documents.filter((document) => isShown(document, wall.results.get(document.id), filter))
-  const current = documents.find((document) => document.id === chosen) ?? found[0] ?? null
+  const current = documents.find((document) => document.id === chosen) ?? null
   const beside = compared.flatMap((id) => documents.find((document) => document.id === id) ?? [])
 
   /** A stitch of the teacher's library goes into the sampler with its exercise, so that the file is whole: one step, one undo. */
@@ -114,16 +116,15 @@ export function StitchesStage() {
         }}
       />
     )
+  const letters = lettersByStitch(sampler)
+  const families = familiesOf(found)
   return (
-    <div className="scroll">
+    <div className="stage-frame stitches-stage">
+      <h1 className="visually-hidden">Stitches</h1>
       {wall.failed !== null && <Failure sentence={wall.failed} />}
-      <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 10, flexWrap: 'wrap' }}>
-        <div style={{ flex: 1, minWidth: 220 }}>
-          <h1>Stitches</h1>
-          <span className="quiet">
-            {found.length} of {documents.length}, worked at one scale in this sampler’s first thread{wall.busy ? '; working …' : '.'}
-          </span>
-        </div>
+      <div className="toolbar">
+        <WallFilters filter={filter} onChange={setFilter} documents={documents} motions={motions} taught={taught} />
+        <span className="grow" />
         <Segmented
           aria-label="Side of the cloth"
           value={side}
@@ -137,108 +138,88 @@ export function StitchesStage() {
           Open a stitch file
         </FileButton>
       </div>
-      <WallFilters filter={filter} onChange={setFilter} documents={documents} motions={motions} taught={taught} />
-      {beside.length > 0 && (
-        <Compare
-          documents={beside}
-          around={around}
-          clothHex={sampler.cloth.colour.hex}
-          units={sampler.units}
-          onDrop={(id) => setCompared(compared.filter((one) => one !== id))}
-          onClose={() => setCompared([])}
-        />
-      )}
-      <div className="stitch-split">
-        <div className="wall">
-          {found.length === 0 && <p className="quiet">{wall.busy ? 'Working the swatches …' : 'No stitch is like that. Loosen the choice above.'}</p>}
-          {found.map((document) => (
-            <Swatch
-              key={document.id}
-              document={document}
-              wall={wall}
-              side={side}
+      <div className={current ? 'wall-and-drawer' : 'wall-alone'}>
+        <div className="stage-scroll wall-scroll">
+          {beside.length > 0 && (
+            <Compare
+              documents={beside}
+              around={around}
               clothHex={sampler.cloth.colour.hex}
-              own={!LIBRARY.includes(document)}
-              pressed={current?.id === document.id}
-              onChoose={() => setChosen(document.id)}
-              isCompared={compared.includes(document.id)}
-              onCompare={() =>
-                setCompared((before) =>
-                  before.includes(document.id) ? before.filter((one) => one !== document.id) : [...before, document.id].slice(-MOST_COMPARED),
-                )
-              }
+              units={sampler.units}
+              onDrop={(id) => setCompared(compared.filter((one) => one !== id))}
+              onClose={() => setCompared([])}
             />
-          ))}
+          )}
+          <p className="quiet wall-note" role="status">
+            {found.length} of {documents.length} stitches, drawn at twice true size{wall.busy ? '; working …' : ''}
+          </p>
+          {found.length === 0 && !wall.busy && (
+            <p className="quiet">
+              No stitch is like that. Loosen the choice above, or{' '}
+              <Button size="small" onClick={() => LIBRARY[0] && setWriting(LIBRARY[0])}>
+                write one
+              </Button>
+            </p>
+          )}
+          <WallGrid families={families} chosen={current?.id ?? null} onTeach={(document) => teach(document, FIRST_TRIAL)}>
+            {(document, stop) => (
+              <Swatch
+                key={document.id}
+                document={document}
+                wall={wall}
+                side={side}
+                clothHex={sampler.cloth.colour.hex}
+                letters={letters.get(document.id) ?? ''}
+                own={!LIBRARY.includes(document)}
+                isStop={stop}
+                pressed={current?.id === document.id}
+                onChoose={() => setChosen(document.id)}
+                isCompared={compared.includes(document.id)}
+                onCompare={() =>
+                  setCompared((before) =>
+                    before.includes(document.id) ? before.filter((one) => one !== document.id) : [...before, document.id].slice(-MOST_COMPARED),
+                  )
+                }
+              />
+            )}
+          </WallGrid>
         </div>
         {current && (
-          <div className="beside" tabIndex={-1}>
+          <aside className="drawer" aria-label={current.name}>
             <PanelBoundary name="This stitch" key={current.id}>
               <StitchPanel
                 document={current}
                 around={around}
                 clothHex={sampler.cloth.colour.hex}
                 units={sampler.units}
+                where={letters.get(current.id) ?? ''}
                 onTeach={(trial) => teach(current, trial)}
                 onRows={(rows, trial) => teachRows(current, rows, trial)}
                 onCopy={() => setWriting(current)}
                 onExport={() => download(`${current.id}.json`, current)}
                 onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
+                onClose={() => setChosen(null)}
+                isCompared={compared.includes(current.id)}
+                onCompare={() =>
+                  setCompared((before) =>
+                    before.includes(current.id) ? before.filter((one) => one !== current.id) : [...before, current.id].slice(-MOST_COMPARED),
+                  )
+                }
               />
             </PanelBoundary>
-          </div>
+          </aside>
         )}
       </div>
     </div>
   )
 }
 
-interface SwatchProps {
-  readonly document: StitchDocument
-  readonly wall: Wall
-  readonly side: 'front' | 'back'
-  readonly clothHex: string
-  readonly own: boolean
-  readonly pressed: boolean
-  readonly onChoose: () => void
-  readonly isCompared: boolean
-  readonly onCompare: () => void
-}
-
-function Swatch({ document, wall, side, clothHex, own, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
-  const result = wall.results.get(document.id)
-  return (
-    <div className="swatch-box">
-      <button type="button" className="swatch" aria-pressed={pressed} onClick={onChoose}>
-        {result?.ok ? (
-          <ThreadCanvas
-            done={result.value}
-            heightPx={76}
-            pxPerMm={SWATCH_PX_PER_MM}
-            side={side}
-            clothHex={clothHex}
-            label={`${document.name}, worked, ${side}`}
-          />
-        ) : (
-          <span style={{ height: 76, background: clothHex }} />
-        )}
-        <span className="label">
-          <b>{document.name}</b>
-          <span className="quiet" style={{ fontSize: 13, display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-            {own ? 'your own' : (document.family ?? '')}
-            {result && (result.ok ? <Slope score={result.value.stitchDifficulty.score} /> : <span className="wrong">cannot be worked here</span>)}
-          </span>
-        </span>
-      </button>
-      <Button
-        size="small"
-        type={isCompared ? 'primary' : 'text'}
-        className="compare-button"
-        aria-pressed={isCompared}
-        onClick={onCompare}
-        aria-label={`Compare ${document.name}`}
-      >
-        {isCompared ? 'Compared' : 'Compare'}
-      </Button>
-    </div>
-  )
+/** Letters of the exercises that use each stitch. */
+function lettersByStitch(sampler: Sampler): ReadonlyMap<string, string> {
+  const letters = new Map<string, string>()
+  teachingOrder(sampler).forEach((exercise, index) => {
+    const before = letters.get(exercise.stitch)
+    letters.set(exercise.stitch, before === undefined ? letterOf(index) : `${before}, ${letterOf(index)}`)
+  })
+  return letters
 }

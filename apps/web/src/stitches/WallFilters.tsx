@@ -29,19 +29,20 @@ export function WallFilters({ filter, onChange, documents, motions, taught }: Pr
       value={filter[key] as NonNullable<WallFilter[Key]> | null}
       options={options}
       onChange={(value) => onChange({ ...filter, [key]: value ?? null })}
-      style={{ minWidth: 142 }}
+      style={{ width: 112 }}
+      popupMatchSelectWidth={false}
       showSearch={{ optionFilterProp: 'label' }}
     />
   )
   return (
     <div className="wall-filters" role="search">
-      <Input.Search
+      <Input
         aria-label="Find a stitch"
         placeholder="Find by any name or use"
         allowClear
         value={filter.words}
         onChange={(event) => onChange({ ...filter, words: event.target.value })}
-        style={{ width: 220 }}
+        style={{ width: 168 }}
       />
       {select(
         'family',
@@ -65,7 +66,7 @@ export function WallFilters({ filter, onChange, documents, motions, taught }: Pr
       )}
       <label style={{ display: 'flex', gap: 7, alignItems: 'center' }}>
         <Switch size="small" checked={filter.taught !== null} onChange={(on) => onChange({ ...filter, taught: on ? taught : null })} />
-        <span>Nothing new to my course</span>
+        <span>Nothing new</span>
       </label>
       {filter !== NO_FILTER && (
         <Button size="small" type="link" onClick={() => onChange(NO_FILTER)}>

@@ -1,5 +1,5 @@
 /** The back of a demonstration so far, turned over. */
-import { drawThread, moveItems, scaleItems, type DrawingItem, type StepPicture } from '@lemmata/core/drawing'
+import { backOf, drawThread, moveItems, scaleItems, type DrawingItem, type StepPicture } from '@lemmata/core/drawing'
 
 export function drawBehind({ demonstration, step, look, widthMm, heightMm, detail, cloth }: StepPicture): readonly DrawingItem[] {
   const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
@@ -18,10 +18,9 @@ export function drawBehind({ demonstration, step, look, widthMm, heightMm, detai
       { x: 0, y: heightMm },
     ],
   }
-  const thread = drawThread(made, 'back', look, detail, middle.x)
+  const thread = drawThread(made, { side: 'back', look, detail, mirrorX: middle.x, cloth, pixelsPerMm: 8 * scale })
   return [
-    ground,
-    { ...ground, colour: '#8A7A66', opacity: 0.12 },
+    { ...ground, colour: backOf(cloth) },
     ...moveItems(scaleItems(moveItems(thread, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 }),
   ]
 }

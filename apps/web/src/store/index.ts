@@ -126,6 +126,11 @@ function takeBack(way: 'undo' | 'redo'): void {
   else if (ofSampler) edit(ofSampler.operation, way)
 }
 
+/** What is taken back next is what was done last, before and after the page was loaded again. */
+export function continueTurns(from: number): void {
+  turns = Math.max(turns, from)
+}
+
 let turns = 0
 function nextTurn(): number {
   turns += 1

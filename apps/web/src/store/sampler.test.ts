@@ -2,7 +2,7 @@
 import { error } from '@lemmata/core/base'
 import { randomUUID } from 'node:crypto'
 import { applySamplerOperations, MOST_BODY_BYTES, type SamplerAnswer } from '@lemmata/contract'
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -22,7 +22,7 @@ import {
   sessionLost,
 } from './sampler.ts'
 
-const document = sixThursdays('2026-11-23')
+const document = bandSampler('2026-11-23')
 const answer = (change: Partial<SamplerAnswer> = {}): SamplerAnswer => ({ id: 's1', revision: 1, document, printedRevision: null, ...change })
 const rename = (name: string): Operation => ({ kind: 'rename', name })
 const run = (...actions: Parameters<typeof samplerReducer>[1][]): SamplerState =>

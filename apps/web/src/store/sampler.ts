@@ -24,22 +24,38 @@ export interface OpenSampler extends OpenDocument<Sampler, Operation> {
 export interface SamplerState {
   readonly open: OpenSampler | null
   readonly selected: string | null
+  /** Closed, it gives the work its width; choosing an exercise opens it again. */
+  readonly cardShown: boolean
   /** Something to tell: a change that could not be made. */
   readonly notice: { readonly text: string; readonly key: number } | null
 }
 
+/** What this window held of the sampler before it was loaded again. */
+export interface HeldBefore {
+  readonly selected: string | null
+  readonly undo: OpenSampler['undo']
+  readonly redo: OpenSampler['redo']
+}
+
+interface Opening {
+  readonly answer: SamplerAnswer
+  readonly pending: readonly SentOperation[]
+  readonly before?: HeldBefore | undefined
+}
+
 const TOOLS: DocumentTools<Sampler, Operation> = { apply: applyOperation, invert: invertOperation }
-const initial: SamplerState = { open: null, selected: null, notice: null }
+const initial: SamplerState = { open: null, selected: null, cardShown: true, notice: null }
 
 /** Plain functions instead of drafts: the document keeps its references where nothing changed. */
 const slice = createSlice({
   name: 'sampler',
   initialState: initial,
   reducers: {
-    samplerOpened: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; pending: readonly SentOperation[] }>): SamplerState => {
-      const { answer, pending } = payload
+    samplerOpened: (state, { payload }: PayloadAction<Opening>): SamplerState => {
+      const { answer, pending, before } = payload
       const told = openDocument(TOOLS, answer, pending)
-      return withTold(state, told, { ...told.open, printedRevision: answer.printedRevision }, teachingOrder(told.open.document)[0]?.id ?? null)
+      const { undo, redo } = before ?? told.open
+      return withTold(state, told, { ...told.open, undo, redo, printedRevision: answer.printedRevision }, before?.selected)
     },
     samplerClosed: (): SamplerState => initial,
     edited: (state, { payload }: PayloadAction<Edit<Operation>>): SamplerState => {
@@ -68,7 +84,12 @@ const slice = createSlice({
     sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'signed-out')),
     connectionBack: (state): SamplerState => withOpen(state as SamplerState, backOnline),
     printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedRevision: open.revision })),
-    exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({ ...(state as SamplerState), selected: payload }),
+    exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({
+      ...(state as SamplerState),
+      selected: payload,
+      cardShown: payload !== null || state.cardShown,
+    }),
+    cardClosed: (state): SamplerState => ({ ...(state as SamplerState), cardShown: false }),
     noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
   },
 })
@@ -87,7 +108,7 @@ function withOpen(state: SamplerState, change: (open: OpenSampler) => OpenDocume
 /** What is selected stays selected while it is there. */
 function withTold(state: SamplerState, { said }: Told<Sampler, Operation>, open: OpenSampler, selected: string | null = state.selected): SamplerState {
   const there = open.document.exercises.some((exercise) => exercise.id === selected)
-  return { open, selected: there ? selected : (teachingOrder(open.document)[0]?.id ?? null), notice: notice(said) ?? state.notice }
+  return { ...state, open, selected: there ? selected : (teachingOrder(open.document)[0]?.id ?? null), notice: notice(said) ?? state.notice }
 }
 
 function selectedAfter(operation: Operation, before: string | null, document: Sampler): string | null {
@@ -116,6 +137,7 @@ export const {
   connectionBack,
   printed,
   exerciseSelected,
+  cardClosed,
   noticed,
 } = slice.actions
 export const samplerReducer = slice.reducer

@@ -1,6 +1,6 @@
 /** Saving: when edits are sent, in what company, and what becomes of each answer. Against a server in memory that writes as the real one does. */
 import { applySamplerOperations, type SamplerAnswer, type SentOperation, type WrittenAnswer } from '@lemmata/contract'
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { configureStore, createListenerMiddleware, type ThunkDispatch, type TypedStartListening, type UnknownAction } from '@reduxjs/toolkit'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -11,7 +11,7 @@ import { SEND_NOW, startSaving } from './saver.ts'
 interface Saved {
   readonly sampler: SamplerState
 }
-const document = sixThursdays('2026-11-23')
+const document = bandSampler('2026-11-23')
 
 /** Writes what it is sent, and answers as it is told to. */
 function makePage() {

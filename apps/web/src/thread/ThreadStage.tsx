@@ -1,302 +1,256 @@
-/** Weight, strands and needle for every exercise, with the reasons; overruled where the teacher says so. */
-import { problemInWords } from '@lemmata/contract'
-import { type AssignedThread, strandsInWords, wordForRole } from '@lemmata/core/assign'
-import type { Result } from '@lemmata/core/base'
+/**
+ * Weight, strands and needle of every exercise and role, a row each: values are words until their row is held, then they
+ * are fields, and the reason opens beneath. Several rows marked together are set together.
+ */
+import type { AssignedThread } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { findThreadKind, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
-import { mendFor } from '@lemmata/core/mend'
+import { nameNeedle } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
-import { type Exercise, type Material, type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
+import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
-import { capitalised, counted, formatLength, formatThread } from '@lemmata/core/units'
-import { Button, Select, Tag } from 'antd'
-import { totalThread } from '@lemmata/core/plan'
-import { readScreenScale } from '../drawing/screen-scale.ts'
+import { formatThread } from '@lemmata/core/units'
+import { Segmented } from 'antd'
+import { type KeyboardEvent, type MouseEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
+import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
-import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import { exerciseSelected } from '../store/sampler.ts'
+import { ByThread } from './ByThread.tsx'
+import { NeedleField, PutBacks, roleInWords, Spool, StrandsField, ThreadField } from './fields.tsx'
+import { EyeSample, LineSample } from './samples.tsx'
+import { Reasons } from './reasons.tsx'
+import { SetTogether } from './SetTogether.tsx'
+import type { ThreadRow } from './thread-row.ts'
 
 export function ThreadStage() {
   const sampler = useSampler()
   const { results } = useWorked()
-  const order = teachingOrder(sampler)
+  const [by, setBy] = useState<'exercise' | 'thread'>('exercise')
+  const rows = useMemo(
+    () =>
+      teachingOrder(sampler).flatMap((exercise, index): ThreadRow[] => {
+        const result = results.get(exercise.id)
+        const done = result?.ok ? result.value : null
+        const threads: readonly (AssignedThread | null)[] = done?.assigned.threads ?? [null]
+        return threads.map((assigned, at) => ({
+          key: `${exercise.id} ${assigned?.role ?? MAIN_ROLE}`,
+          exercise,
+          letter: letterOf(index),
+          done,
+          assigned,
+          first: at === 0,
+        }))
+      }),
+    [sampler, results],
+  )
+  const [marked, setMarked] = useState<readonly string[]>([])
+  const together = rows.filter((row) => marked.includes(row.key))
   return (
-    <div className="scroll">
-      <h1>Thread</h1>
-      <p className="quiet" style={{ marginTop: 2 }}>
-        Chosen from each stitch’s own windows and the cloth. Overrule anything; what you overrule is marked and can be put back.
-      </p>
-      <div style={{ overflowX: 'auto' }}>
-        <table className="plain">
-          <thead>
-            <tr>
-              <th aria-label="Letter" />
-              <th>Exercise</th>
-              <th>Thread</th>
-              <th>Strands</th>
-              <th>Needle</th>
-              <th>Line at 4×, thread used</th>
-            </tr>
-          </thead>
-          <tbody>
-            {order.map((exercise, index) => (
-              <Rows key={exercise.id} sampler={sampler} exercise={exercise} letter={letterOf(index)} result={results.get(exercise.id) ?? null} />
-            ))}
-          </tbody>
-        </table>
+    <div className="stage-frame">
+      <h1 className="visually-hidden">Thread</h1>
+      <div className="toolbar">
+        <Segmented
+          aria-label="The threads by"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'exercise', label: 'By exercise' },
+            { value: 'thread', label: 'By thread' },
+          ]}
+        />
+        {by === 'exercise' && together.length > 1 ? (
+          <SetTogether sampler={sampler} rows={together} onDone={() => setMarked([])} />
+        ) : (
+          <span className="quiet">{by === 'exercise' ? 'Lines and eyes drawn at 4 times true size' : 'What each thread is used for'}</span>
+        )}
       </div>
-      {sampler.exercises.length === 0 && <p className="quiet">No exercise yet. Choose a stitch first.</p>}
-      <Totals />
+      {sampler.exercises.length === 0 ? (
+        <p className="quiet stage-empty">No exercise yet. Choose a stitch first.</p>
+      ) : by === 'thread' ? (
+        <ByThread sampler={sampler} />
+      ) : (
+        <Table sampler={sampler} rows={rows} marked={marked} onMark={setMarked} />
+      )}
     </div>
   )
 }
 
-interface RowsProps {
+interface TableProps {
   readonly sampler: Sampler
-  readonly exercise: Exercise
-  readonly letter: string
-  readonly result: Result<WorkedExercise> | null
+  readonly rows: readonly ThreadRow[]
+  readonly marked: readonly string[]
+  readonly onMark: (keys: readonly string[]) => void
 }
 
-/** An exercise, with a row for each of its threads. */
-function Rows({ sampler, exercise, letter, result }: RowsProps) {
+function Table({ sampler, rows, marked, onMark }: TableProps) {
   const dispatch = useAppDispatch()
-  const selected = useAppSelector((state) => state.sampler.selected) === exercise.id
-  const done = result?.ok ? result.value : null
-  // What cannot be worked still has its thread to choose.
-  const threads: readonly (AssignedThread | null)[] = done?.assigned.threads ?? [null]
-  const select = (): void => void (!selected && dispatch(exerciseSelected(exercise.id)))
-  return threads.map((assigned, index) => (
-    <tr key={assigned?.role ?? MAIN_ROLE} className={index === 0 ? 'first' : 'further'} aria-selected={selected} onFocusCapture={select}>
-      {index === 0 && (
-        <>
-          <td rowSpan={threads.length} className="letter">
-            {letter}
-          </td>
-          <td rowSpan={threads.length} style={{ width: 132 }}>
-            <b>{exercise.name}</b>
-            <div className="quiet">{done?.assigned.document.name}</div>
-            {result && !result.ok && result.problems[0] && (
-              <ProblemLine problem={result.problems[0]} mend={mendFor(result.problems[0], exercise, null, sampler)} />
-            )}
-          </td>
-        </>
-      )}
-      <ThreadCells sampler={sampler} exercise={exercise} done={done} assigned={assigned} first={index === 0} />
-    </tr>
-  ))
+  const selected = useAppSelector((state) => state.sampler.selected)
+  const [held, setHeld] = useState<string | null>(null)
+  const body = useRef<HTMLTableSectionElement>(null)
+  const stop =
+    rows.find((row) => row.key === held && row.exercise.id === selected)?.key ?? rows.find((row) => row.exercise.id === selected)?.key ?? rows[0]?.key
+  const hold = (row: ThreadRow | undefined, focus: boolean): void => {
+    if (!row) return
+    setHeld(row.key)
+    if (row.exercise.id !== selected) dispatch(exerciseSelected(row.exercise.id))
+    if (focus) rowElement(body.current, row.key)?.focus()
+  }
+  useEffect(() => {
+    if (stop !== undefined) rowElement(body.current, stop)?.scrollIntoView({ block: 'nearest' })
+  }, [stop])
+  const mark = (row: ThreadRow): void => onMark(marked.includes(row.key) ? marked.filter((key) => key !== row.key) : [...marked, row.key])
+  const onClick = (event: MouseEvent, row: ThreadRow): void => {
+    if (event.shiftKey && stop !== undefined) {
+      const [from, to] = [rows.findIndex((one) => one.key === stop), rows.indexOf(row)].sort((a, b) => a - b)
+      onMark(rows.slice(from, (to ?? 0) + 1).map((one) => one.key))
+    } else if (event.ctrlKey || event.metaKey)
+      onMark(marked.length === 0 && stop !== undefined && stop !== row.key ? [stop, row.key] : toggled(marked, row.key))
+    else {
+      onMark([])
+      hold(row, false)
+    }
+  }
+  const onKey = (event: KeyboardEvent<HTMLElement>): void => {
+    const key = (event.target as HTMLElement).dataset.row
+    const at = rows.findIndex((row) => row.key === key)
+    const row = rows[at]
+    if (!row) return
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      const next = rows[at + (event.key === 'ArrowDown' ? 1 : -1)]
+      if (next && event.shiftKey) onMark([...new Set([...marked, row.key, next.key])])
+      hold(next, true)
+    } else if (event.key === 'Enter') rowElement(body.current, row.key)?.querySelector<HTMLElement>('input')?.focus()
+    else if (event.key === ' ') mark(row)
+    else if (event.key === 'Escape') onMark([])
+    else return
+    event.preventDefault()
+  }
+  return (
+    <div className="stage-scroll">
+      <table className="threads" role="grid" aria-label="Threads of the exercises" aria-multiselectable="true">
+        <thead>
+          <tr>
+            <th aria-label="Letter" className="c-letter" />
+            <th>Exercise, and which thread of it</th>
+            <th className="c-thread">Thread</th>
+            <th className="c-strands">Strands</th>
+            <th className="c-needle">Needle</th>
+            <th className="c-line">Lies, at 4×</th>
+            <th className="c-eye">Eye, at 4×</th>
+            <th className="c-length">Each learner</th>
+          </tr>
+        </thead>
+        <tbody ref={body} onKeyDown={onKey}>
+          {rows.map((row) => (
+            <Row key={row.key} sampler={sampler} row={row} held={row.key === stop} marked={marked.includes(row.key)} onClick={(event) => onClick(event, row)} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
 }
 
-interface CellsProps extends Omit<RowsProps, 'letter' | 'result'> {
-  readonly done: WorkedExercise | null
-  readonly assigned: AssignedThread | null
-  readonly first: boolean
+const toggled = (keys: readonly string[], key: string): readonly string[] => (keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key])
+
+function rowElement(body: HTMLElement | null, key: string): HTMLElement | null {
+  return [...(body?.querySelectorAll<HTMLElement>('[data-row]') ?? [])].find((one) => one.dataset.row === key) ?? null
 }
 
-function ThreadCells({ sampler, exercise, done, assigned, first }: CellsProps) {
-  const role = assigned?.role ?? MAIN_ROLE
-  const own = exercise.materials?.[role] ?? {}
-  const set = (material: Material): void => edit({ kind: 'assign', id: exercise.id, role, set: material })
-  const chooseAgain = (field: keyof Material): void => edit({ kind: 'assign', id: exercise.id, role, set: {}, clear: [field] })
+interface RowProps {
+  readonly sampler: Sampler
+  readonly row: ThreadRow
+  readonly held: boolean
+  readonly marked: boolean
+  readonly onClick: (event: MouseEvent) => void
+}
+
+function Row({ sampler, row, held, marked, onClick }: RowProps) {
+  const { exercise, letter, done, assigned, first } = row
   const several = (done?.assigned.threads.length ?? 1) > 1
-  const of = several ? `${wordOf(role, done)} of ${exercise.name}` : exercise.name
-  const best = assigned?.needles[0]?.needle
-  const cautions = done?.problems.filter((one) => one.code.startsWith('assign.') && (one.path[0] === 'materials' ? one.path[1] === role : first)) ?? []
+  const problems = done ? problemsOnCloth(done, sampler).filter((one) => one.code.startsWith('assign.') && isOf(one.path, row)) : []
+  const field = { sampler, exercise, done, assigned }
   return (
     <>
-      <td style={{ width: 190 }}>
-        {several && <div className="quiet">{capitalised(wordOf(role, done))}</div>}
-        <Select
-          aria-label={`Thread of ${of}`}
-          style={{ width: '100%' }}
-          value={own.thread ?? assigned?.thread.value.id ?? null}
-          options={threadOptions(sampler)}
-          onChange={(thread) => set({ thread })}
-        />
-        {assigned && <div className="quiet">Contrast with the cloth {assigned.contrast.toFixed(1)} to 1</div>}
-        {own.thread !== undefined && role !== MAIN_ROLE && <Overruled what="the thread that would be chosen" onBack={() => chooseAgain('thread')} />}
-        {assigned && done && isShaded(done, role) && (
-          <Select<string[]>
-            mode="multiple"
-            aria-label={`Shades of ${of}, row by row`}
-            placeholder="shades, row by row"
-            style={{ width: '100%', marginTop: 4 }}
-            value={[...(own.shades ?? [])]}
-            options={threadOptions(sampler)}
-            onChange={(shades) => (shades.length > 0 ? set({ shades }) : chooseAgain('shades'))}
-          />
-        )}
-      </td>
-      <td style={{ width: 214 }}>
-        {assigned && (
-          <>
-            <span className="with-overruled">
-              <Select
-                aria-label={`Strands of ${of}`}
-                value={assigned.strands.value}
-                style={{ width: 68 }}
-                options={Array.from({ length: assigned.kind.mostStrands }, (_, index) => ({ value: index + 1, label: String(index + 1) }))}
-                onChange={(strands) => set({ strands })}
-              />
-              {own.strands !== undefined && own.strands !== assigned.advisedStrands.value && (
-                <Overruled what={strandsInWords(assigned.advisedStrands.value)} onBack={() => chooseAgain('strands')} />
-              )}
-            </span>
-            <span className="why">
-              {assigned.strands.value === assigned.advisedStrands.value
-                ? problemInWords(assigned.strands.reason, sampler.units)
-                : `Recommended: ${uncapitalised(problemInWords(assigned.advisedStrands.reason, sampler.units))} Yours: ${uncapitalised(problemInWords(assigned.strands.reason, sampler.units))}`}
-            </span>
-          </>
-        )}
-      </td>
-      <td style={{ width: 236 }}>
-        {assigned && (
-          <>
-            <span className="with-overruled">
-              <Select
-                aria-label={`Needle of ${of}`}
-                style={{ width: 160 }}
-                labelRender={() => nameNeedle(assigned.needle.value)}
-                value={`${assigned.needle.value.family.id} ${assigned.needle.value.size}`}
-                options={NEEDLE_FAMILIES.map((family) => ({
-                  label: family.also === '' ? family.name : `${family.name} (${family.also})`,
-                  options: assigned.needles
-                    .filter((fit) => fit.needle.family.id === family.id)
-                    .sort((a, b) => a.needle.size - b.needle.size)
-                    .map((fit) => ({ value: `${family.id} ${fit.needle.size}`, label: `${nameNeedle(fit.needle)}${VERDICT[fit.verdict]}` })),
-                }))}
-                onChange={(value) => {
-                  const [kind = '', size = ''] = value.split(' ')
-                  set({ needle: { kind, size: Number(size) } })
-                }}
-              />
-              {own.needle && best && !(best.family.id === own.needle.kind && best.size === own.needle.size) && (
-                <Overruled what={nameNeedle(best)} onBack={() => chooseAgain('needle')} />
-              )}
-            </span>
-            <span className="why">{problemInWords(assigned.needle.reason, sampler.units)}</span>
-            {cautions.map((one) => (
+      <tr
+        data-row={row.key}
+        tabIndex={held ? 0 : -1}
+        aria-selected={held || marked}
+        className={`${held ? 'held' : ''}${marked ? ' marked' : ''}`}
+        onClick={onClick}
+      >
+        <td className="letter">{first ? letter : ''}</td>
+        <td className="c-name" title={exercise.name}>
+          {exercise.name} {several && <span className="quiet">{roleInWords(assigned?.role ?? MAIN_ROLE, done)}</span>}
+        </td>
+        <td>{held ? <ThreadField {...field} /> : <ThreadName row={row} sampler={sampler} />}</td>
+        <td>
+          {assigned && (held ? <StrandsField {...field} assigned={assigned} /> : <Words text={String(assigned.strands.value)} own={isOwn(row, 'strands')} />)}
+        </td>
+        <td>
+          {assigned && (held ? <NeedleField {...field} assigned={assigned} /> : <Words text={nameNeedle(assigned.needle.value)} own={isOwn(row, 'needle')} />)}
+        </td>
+        <td>{assigned && done && <LineSample done={done} assigned={assigned} clothHex={sampler.cloth.colour.hex} units={sampler.units} />}</td>
+        <td>{assigned && <EyeSample assigned={assigned} />}</td>
+        <td className="c-length">
+          {done && assigned && lengthOf(done, assigned)}
+          {problems.length > 0 && <KnotGlyph title="has a caution" />}
+          {!done && <BrokenThreadGlyph title="cannot be worked" />}
+        </td>
+      </tr>
+      {held && (assigned || problems.length > 0) && (
+        <tr className="reason-row">
+          <td />
+          <td colSpan={7}>
+            {assigned && <PutBacks {...field} assigned={assigned} />}
+            {assigned && <Reasons sampler={sampler} assigned={assigned} />}
+            {problems.map((one) => (
               <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler)} />
             ))}
-          </>
-        )}
-      </td>
-      <td style={{ whiteSpace: 'nowrap' }}>{done && assigned && <Used done={done} assigned={assigned} />}</td>
+          </td>
+        </tr>
+      )}
     </>
   )
 }
 
-function wordOf(role: string, done: WorkedExercise | null): string {
-  return wordForRole(role, done?.assigned.threads.map((one) => one.role) ?? [])
+function isOf(path: readonly (string | number)[], { assigned, first }: ThreadRow): boolean {
+  return path[0] === 'materials' ? path[1] === assigned?.role : first
 }
 
-function uncapitalised(sentence: string): string {
-  return sentence.charAt(0).toLowerCase() + sentence.slice(1)
+function isOwn({ exercise, assigned }: ThreadRow, field: 'strands' | 'needle'): boolean {
+  const own = exercise.materials?.[assigned?.role ?? MAIN_ROLE]?.[field]
+  if (own === undefined || !assigned) return false
+  if (field === 'strands') return assigned.strands.value !== assigned.advisedStrands.value
+  const best = assigned.needles[0]?.needle
+  return !best || best.family.id !== assigned.needle.value.family.id || best.size !== assigned.needle.value.size
 }
 
-function threadOptions(sampler: Sampler): { value: string; label: string }[] {
-  return sampler.threads.map((thread) => {
-    const kind = findThreadKind(thread.kind, thread.weight)
-    return { value: thread.id, label: `${thread.colour.name}, ${kind ? nameThread(kind).toLowerCase() : thread.kind}` }
-  })
-}
-
-/** Worked in rows that may each have a shade of their own. */
-function isShaded({ pieces }: WorkedExercise, role: string): boolean {
-  return pieces.some((piece) => piece.worked.segments.some((segment) => segment.thread === role && segment.row !== null))
-}
-
-/** What this thread looks like and uses, colour by colour. */
-function Used({ done, assigned }: { done: WorkedExercise; assigned: AssignedThread }) {
-  // Where several threads make the line, each is shown as wide as it lies itself.
-  const { flatWidthMm, lineWidthMm } = assigned.bundle
-  const width = done.pieces[0].guide.kind === 'shape' ? flatWidthMm : done.assigned.threads.length > 1 ? lineWidthMm : done.widthMm
-  return done.threads
-    .filter((one) => one.role === assigned.role)
-    .map((one) => (
-      <div key={`${one.thread.id} ${one.strands.value}`}>
-        <WidthSample hex={one.thread.colour.hex} widthMm={width} />
-        <br />
-        {formatThread(one.use.total)}
-        <div className="quiet">{counted(one.use.needlefuls, 'needleful')}</div>
-      </div>
-    ))
-}
-
-const VERDICT = { best: ' \u2013 best', good: ' \u2013 good', 'with-care': ' \u2013 with care', no: ' \u2013 no' } as const
-
-function Overruled({ what, onBack }: { what: string; onBack: () => void }) {
+function Words({ text, own }: { text: string; own: boolean }) {
   return (
-    <span style={{ display: 'inline-flex', alignItems: 'center' }}>
-      <Tag color="gold" style={{ marginInlineEnd: 0, color: '#6b4a06' }}>
-        overruled
-      </Tag>
-      <Button type="link" size="small" onClick={onBack} title={`Back to ${what}`}>
-        Put back
-      </Button>
+    <>
+      {text}
+      {own && <span className="overruled">yours</span>}
+    </>
+  )
+}
+
+function ThreadName({ sampler, row }: { sampler: Sampler; row: ThreadRow }) {
+  const chosen = row.exercise.materials?.[row.assigned?.role ?? MAIN_ROLE]?.thread
+  const thread = row.assigned?.thread.value ?? sampler.threads.find((one) => one.id === chosen)
+  if (!thread) return <span className="quiet">none yet</span>
+  return (
+    <span className="thread-word">
+      <Spool hex={thread.colour.hex} />
+      <span>{thread.colour.name}</span>
     </span>
   )
 }
 
-/** The line as wide as it reads, at four times its size, on the cloth's own colour. */
-function WidthSample({ hex, widthMm }: { hex: string; widthMm: number }) {
-  const { cloth, units } = useSampler()
-  // Four times its size on this screen, as it was matched on the Cloth stage.
-  const px = readScreenScale() * 4
-  const said = formatLength(widthMm, units, units === 'mm' ? 2 : 3)
-  return (
-    <svg width="56" height="46" role="img" aria-label={`${said} wide`}>
-      <rect width="56" height="32" rx="3" fill={cloth.colour.hex} />
-      <line x1="4" x2="52" y1="16" y2="16" stroke={hex} strokeWidth={Math.min(28, widthMm * px)} />
-      <text x="28" y="44" textAnchor="middle" fontSize="11" fill="#5E4634">
-        {said}
-      </text>
-    </svg>
-  )
-}
-
-/** Thread by colour, for one learner. */
-function Totals() {
-  const { done } = useWorked()
-  const totals = totalThread(done)
-  if (totals.length === 0) return null
-  return (
-    <section className="panel" style={{ marginTop: 18, maxWidth: 760 }}>
-      <h2>For one learner</h2>
-      <p className="why" style={{ marginTop: 0 }}>
-        Needlefuls at their full cut length; practice and unpicking not counted.
-      </p>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>Thread</th>
-            <th>Needlefuls</th>
-            <th>Single strand</th>
-            <th>Of a put-up</th>
-          </tr>
-        </thead>
-        <tbody>
-          {totals.map((one) => (
-            <tr key={one.thread.id}>
-              <td>
-                <span
-                  aria-hidden="true"
-                  style={{ display: 'inline-block', width: 26, height: 8, background: one.thread.colour.hex, borderRadius: 4, marginRight: 8 }}
-                />
-                {one.thread.colour.name}, {nameThread(one.kind).toLowerCase()}
-              </td>
-              <td>{one.needlefuls}</td>
-              <td>{formatThread(one.singleMm)}</td>
-              <td>
-                {(one.putUps * 100).toFixed(0)} % of a {one.kind.putUp.word}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  )
+/** Of all its colours together. */
+function lengthOf(done: WorkedExercise, assigned: AssignedThread): string {
+  const used = done.threads.filter((one) => one.role === assigned.role)
+  return formatThread(used.reduce((sum, one) => sum + one.use.total, 0))
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { workSampler } from '@lemmata/core/exercise'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { sixThursdays } from '../demo/index.ts'
+import { bandSampler } from '../testing/index.ts'
 import { readJson, readSampler, readStitch } from '../index.ts'
 import type { Problem } from '@lemmata/core/base'
 import { problemInWords } from '../problem-words.ts'
@@ -11,7 +11,7 @@ const sentencesOf = (problems: readonly Problem[]): string[] => problems.map((pr
 
 describe('documents', () => {
   it('the demo is a valid document, comes back unchanged, and every exercise of it can be worked', () => {
-    const demo = sixThursdays('2026-11-23')
+    const demo = bandSampler('2026-11-23')
     const read = readSampler(JSON.parse(JSON.stringify(demo)))
     expect(read.ok && read.value).toEqual(demo)
     for (const [id, result] of workSampler(demo).results) expect(result.ok, id).toBe(true)
@@ -19,7 +19,7 @@ describe('documents', () => {
 
   it('the demo begins on a Thursday, three weeks before the last, and skips one to come back', () => {
     for (const today of ['2026-11-23', '2026-11-26', '2027-01-01', '2024-02-29']) {
-      const { startDate, skipDates } = sixThursdays(today).brief
+      const { startDate, skipDates } = bandSampler(today).brief
       expect(new Date(`${startDate}T00:00:00Z`).getUTCDay()).toBe(4)
       expect(Date.parse(today) - Date.parse(startDate ?? '')).toBeGreaterThanOrEqual(21 * 86_400_000)
       expect(skipDates?.every((date) => new Date(`${date}T00:00:00Z`).getUTCDay() === 4)).toBe(true)
@@ -62,7 +62,7 @@ describe('documents', () => {
       pins: { first: true },
       hold: 'tight',
     }
-    const demo = sixThursdays('2026-11-23')
+    const demo = bandSampler('2026-11-23')
     const read = readSampler({ ...demo, exercises: [...demo.exercises, { ...exercise, id: 'all' }] })
     expect(read.ok && read.value.exercises.at(-1)).toEqual({ ...exercise, id: 'all' })
   })
@@ -74,13 +74,13 @@ describe('documents', () => {
     [{ brief: { startDate: '2026-02-31' } }, /startDate.*(exist|date)/],
     [{ name: '' }, /name/],
   ])('says where %j is wrong', (change, words) => {
-    const read = readSampler({ ...sixThursdays('2026-11-23'), ...change })
+    const read = readSampler({ ...bandSampler('2026-11-23'), ...change })
     expect(read.ok).toBe(false)
     if (!read.ok) expect(sentencesOf(read.problems).join(' ')).toMatch(words)
   })
 
   it('two exercises of one id are refused', () => {
-    const demo = sixThursdays('2026-11-23')
+    const demo = bandSampler('2026-11-23')
     const read = readSampler({ ...demo, exercises: [demo.exercises[0], demo.exercises[0]] })
     expect(read.ok).toBe(false)
   })

@@ -2,7 +2,7 @@
 import { newClass } from '@lemmata/core/classes'
 import type { Operation } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
-import { sixThursdays, weatherDiary } from '../demo/index.ts'
+import { bandSampler, dialSampler } from '../testing/index.ts'
 import { MOST_LEARNERS } from '../documents/class.ts'
 import { readSampler } from '../documents/read.ts'
 import { MOST_EXERCISES } from '../documents/sampler.ts'
@@ -11,7 +11,7 @@ import { applyClassOperations, applySamplerOperations } from './apply.ts'
 import { classOperation } from './class-operations.ts'
 import { operation as operationSchema } from './sampler-operations.ts'
 
-const demo = sixThursdays('2026-12-03')
+const demo = bandSampler('2026-12-03')
 const sent = (...operations: Operation[]) => operations.map((operation, index) => ({ id: `op${index}`, operation }))
 const first = demo.exercises[0]
 if (!first) throw new Error('the demo is empty')
@@ -65,7 +65,7 @@ describe('operations on a sampler', () => {
   })
 
   it('nothing sent leaves the document as it is', () => {
-    expect(applySamplerOperations(weatherDiary(), [])).toMatchObject({ applied: [], refused: [] })
+    expect(applySamplerOperations(dialSampler(), [])).toMatchObject({ applied: [], refused: [] })
   })
 })
 

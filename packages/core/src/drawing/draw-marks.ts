@@ -2,6 +2,7 @@
 import type { Mark } from '../exercise/index.ts'
 import { leftOf, type Point } from '../geometry/index.ts'
 import type { DrawingItem } from './drawing.ts'
+import { inkOn } from './ink.ts'
 
 export interface MarkLook {
   readonly colour: string
@@ -11,7 +12,8 @@ export interface MarkLook {
 }
 
 export const PRINTED_MARKS: MarkLook = { colour: '#1F2A37', lineMm: 0.25, dotMm: 0.9 }
-export const DRAWN_MARKS: MarkLook = { colour: '#2E5E9E', lineMm: 0.4, dotMm: 1 }
+/** Drawn on a cloth, in an ink that shows on it. */
+export const marksOn = (clothHex: string): MarkLook => ({ colour: inkOn(clothHex).marks, lineMm: 0.4, dotMm: 1 })
 
 /** Where the needle comes up is a full dot, where it goes down a ring, where it does both a ringed dot. */
 export function drawMarkItems(marks: readonly Mark[], look: MarkLook): DrawingItem[] {
@@ -24,7 +26,7 @@ export function drawMarkItems(marks: readonly Mark[], look: MarkLook): DrawingIt
         paths: [mark.points],
         widthMm: look.lineMm,
         colour: look.colour,
-        opacity: hasDots ? 0.45 : 0.85,
+        ...(hasDots ? { opacity: 0.55 } : {}),
         cap: 'round',
         closed: mark.closed,
       })

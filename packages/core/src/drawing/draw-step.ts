@@ -2,6 +2,7 @@
 import type { Point } from '../geometry/index.ts'
 import type { Demonstration, Step } from '../steps/index.ts'
 import { drawThread } from './draw-thread.ts'
+import { drawLineThread } from './line-thread.ts'
 import { type Detail, lookFor, type ThreadLook } from './look.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
 import { mix } from '../materials/index.ts'
@@ -47,19 +48,17 @@ export function drawStep(picture: StepPicture): DrawnStep {
     })
   }
   items.push(
-    ...drawThread(
-      [...made, ...step.inHand],
-      'front',
+    ...drawThread([...made, ...step.inHand], {
+      side: 'front',
       look,
-      picture.detail,
-      0,
-      demonstration.patches.filter((patch) => patch.sequence <= step.sequence),
-    ),
+      detail: picture.detail,
+      cloth: picture.cloth,
+      pixelsPerMm: scale * 8,
+      patches: demonstration.patches.filter((patch) => patch.sequence <= step.sequence),
+    }),
   )
   if (step.loose) {
-    const own = lookFor(look, step)
-    items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm, colour: mix(own.colour, '#1a1420', 0.42), cap: 'round' })
-    items.push({ kind: 'stroke', paths: [step.loose], widthMm: own.lineWidthMm * 0.8, colour: own.colour, cap: 'round' })
+    items.push(...drawLineThread(step.loose, { look: lookFor(look, step), detail: picture.detail, seed: 5, cloth: picture.cloth, loose: true }))
   }
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
   const place = (at: Point): Point => ({ x: (at.x - middle.x) * scale + widthMm / 2, y: (at.y - middle.y) * scale + heightMm / 2 })

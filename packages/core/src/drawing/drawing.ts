@@ -21,6 +21,8 @@ export interface Stroke {
 export interface Fill {
   readonly kind: 'fill'
   readonly points: readonly Point[]
+  /** Further outlines of the same fill, turning the same way: where they overlap they do not darken one another. */
+  readonly also?: readonly (readonly Point[])[]
   readonly colour: string
   readonly opacity?: number
 }
@@ -34,6 +36,18 @@ export interface Disc {
   readonly opacity?: number
 }
 
+/** A ring lit from one side: its colour fades along a straight line across it, as light on a round thing does. */
+export interface Ring {
+  readonly kind: 'ring'
+  readonly at: Point
+  readonly radiusMm: number
+  readonly widthMm: number
+  /** Where the light goes, a unit vector. */
+  readonly along: Point
+  /** 0 on the near side of that line, 1 on the far side. */
+  readonly stops: readonly { readonly offset: number; readonly colour: string; readonly opacity: number }[]
+}
+
 export interface Words {
   readonly kind: 'words'
   readonly at: Point
@@ -45,7 +59,7 @@ export interface Words {
   readonly align?: 'left' | 'middle' | 'right'
 }
 
-export type DrawingItem = Stroke | Fill | Disc | Words
+export type DrawingItem = Stroke | Fill | Disc | Ring | Words
 
 export interface Layer {
   readonly name: string
@@ -71,8 +85,9 @@ export function moveItems(items: readonly DrawingItem[], by: Point): readonly Dr
       case 'stroke':
         return { ...item, paths: item.paths.map((path) => path.map(moved)) }
       case 'fill':
-        return { ...item, points: item.points.map(moved) }
+        return { ...item, points: item.points.map(moved), ...(item.also ? { also: item.also.map((one) => one.map(moved)) } : {}) }
       case 'disc':
+      case 'ring':
       case 'words':
         return { ...item, at: moved(item.at) }
     }
@@ -92,7 +107,9 @@ export function scaleItems(items: readonly DrawingItem[], by: number): readonly 
           ...(item.dashMm ? { dashMm: item.dashMm.map((dash) => dash * by) } : {}),
         }
       case 'fill':
-        return { ...item, points: item.points.map(scaled) }
+        return { ...item, points: item.points.map(scaled), ...(item.also ? { also: item.also.map((one) => one.map(scaled)) } : {}) }
+      case 'ring':
+        return { ...item, at: scaled(item.at), radiusMm: item.radiusMm * by, widthMm: item.widthMm * by }
       case 'disc':
         return {
           ...item,

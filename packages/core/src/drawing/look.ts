@@ -1,9 +1,9 @@
 /** How a thread looks, and how much of it is drawn. */
-import type { Point } from '../geometry/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import type { Segment } from '../work/index.ts'
+import type { Sheen } from './tone.ts'
 
-/** How much is drawn, by how large a thread appears. */
+/** How much is drawn, by how large a thread appears: one stroke, a lit stroke, shadow and taper, its twist. */
 export type Detail = 'chords' | 'body' | 'edged' | 'full'
 
 export interface OneLook {
@@ -13,6 +13,7 @@ export interface OneLook {
   readonly diameterMm: number
   readonly lineWidthMm: number
   readonly flatWidthMm: number
+  readonly sheen?: Sheen
 }
 
 /** The main thread's look, and that of every thread by its role. */
@@ -26,13 +27,8 @@ export function lookFor(look: ThreadLook, { thread, row }: Pick<Segment, 'thread
   return shade === undefined ? own : { ...own, colour: shade }
 }
 
-/** Shadow and depth of any thread. */
-export const DARK = '#1a1420'
-/** How far the light moves a highlight, in thread widths, towards the upper left. */
-export const LIGHT: Point = { x: -0.5, y: -0.86 }
-
 /** Pixels that one thread width covers decide how much of it can be seen. */
 export function detailFor(widthMm: number, pixelsPerMm: number): Detail {
   const pixels = widthMm * pixelsPerMm
-  return pixels < 1.3 ? 'chords' : pixels < 3 ? 'body' : pixels < 7 ? 'edged' : 'full'
+  return pixels < 1.4 ? 'chords' : pixels < 2.6 ? 'body' : pixels < 8 ? 'edged' : 'full'
 }

@@ -6,8 +6,8 @@ import { expect, it } from 'vitest'
 import { LIBRARY } from './index.ts'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../../../..')
-/** Data, tests, and upgrades, which know what an old document meant. */
-const ALLOWED = [/\/stitches\/library\//, /\.(test|spec)\.tsx?$/, /\/demo\//, /\/e2e\//, /\/bench\//, /\/upgrade\//]
+/** Data, tests and what they share, and upgrades, which know what an old document meant. */
+const ALLOWED = [/\/stitches\/library\//, /\.(test|spec)\.tsx?$/, /\/demo\//, /\/testing\//, /\/e2e\//, /\/bench\//, /\/upgrade\//]
 
 function* sources(folder: string): Generator<string> {
   for (const name of readdirSync(folder)) {

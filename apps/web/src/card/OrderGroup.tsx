@@ -1,7 +1,9 @@
-/** One exercise of the course: its parts, how it compares, what would ease it, its pins, its practice. */
+/** Of an exercise, its place in the course: its parts, how it compares, what would ease it, its pins, its practice. */
 import type { Surroundings } from '@lemmata/core/assign'
 import { strandsInWords, surroundingsOf } from '@lemmata/core/assign'
 import { spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
+import { motionWord } from '@lemmata/core/order'
+import { KnotGlyph } from '../look/Glyphs.tsx'
 import { catchUp, comparisonInWords, type Easing, partWord, practiceAsked } from '@lemmata/core/plan'
 import { type Exercise, type FreeSetting, layExercise, type Pins, type Sampler } from '@lemmata/core/sampler'
 import { sizeInWords } from '@lemmata/core/sheets'
@@ -9,33 +11,67 @@ import { formatMinutes } from '@lemmata/core/units'
 import { Button, Checkbox, Segmented, Select } from 'antd'
 import { useEffect, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
-import { Field, NumberField } from '../sampler/fields.tsx'
+import { Field, NumberField, TextField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
-import type { Course } from './use-course.ts'
-import { startOrderWorker } from './use-finder.ts'
+import type { Course } from '../order/use-course.ts'
+import { startOrderWorker } from '../order/use-finder.ts'
 
-export function ChosenPanel({ sampler, exercise, course }: { sampler: Sampler; exercise: Exercise | null; course: Course }) {
-  const { results } = useWorked()
-  const result = exercise ? results.get(exercise.id) : undefined
-  const done = result?.ok ? result.value : null
-  if (!exercise || !done)
-    return (
-      <section className="panel order-side">
-        <p className="quiet">Choose an exercise to see what makes it hard, what it rests on, and to pin it.</p>
-      </section>
-    )
+interface Props {
+  readonly sampler: Sampler
+  readonly exercise: Exercise
+  readonly done: WorkedExercise | null
+  readonly course: Course
+}
+
+export function OrderGroup({ sampler, exercise, done, course }: Props) {
+  if (!done) return <p className="quiet">It has not been worked, so nothing is known of how hard it is.</p>
   return (
-    <section className="panel order-side" aria-label={`${exercise.name} in the course`}>
-      <h2>{exercise.name}</h2>
+    <div className="group order-side">
       <Parts done={done} />
+      <Step exercise={exercise} course={course} />
       <Comparisons done={done} course={course} />
+      <LessonTitle sampler={sampler} exercise={exercise} />
+      <PinFields sampler={sampler} exercise={exercise} course={course} />
       <Easings key={exercise.id} done={done} sampler={sampler} />
       <Practice done={done} sampler={sampler} course={course} />
       <FreeFields exercise={exercise} />
-      <PinFields sampler={sampler} exercise={exercise} course={course} />
       <UsedAgain done={done} sampler={sampler} course={course} />
       <Joining exercise={exercise} course={course} />
-    </section>
+    </div>
+  )
+}
+
+/** Why it stands where it stands, what is new in it, and whether it rises too far. */
+function Step({ exercise, course }: Pick<Props, 'exercise' | 'course'>) {
+  const { steps, ramp } = course.description
+  const at = steps.findIndex((one) => one.id === exercise.id)
+  const step = steps[at]
+  if (!step) return null
+  const before = course.course.find((item) => item.id === steps[at - 1]?.id)
+  return (
+    <>
+      {step.tooSteep && before && (
+        <p className="problem">
+          <KnotGlyph />
+          <span>
+            It rises {Math.round(step.rise)} above “{before.name}”; {Math.round(ramp.limit)} is the most that is easily followed. Motions says what would fill
+            it.
+          </span>
+        </p>
+      )}
+      <p className="why">
+        {step.why}
+        {step.newMotions.length > 0 && ` New: ${step.newMotions.map(motionWord).join(', ')}.`}
+      </p>
+    </>
+  )
+}
+
+function LessonTitle({ sampler, exercise }: Pick<Props, 'sampler' | 'exercise'>) {
+  const lesson = sampler.lessons.find((one) => one.exercises.includes(exercise.id))
+  if (!lesson) return null
+  return (
+    <TextField label="Title of its lesson" value={lesson.title} onChange={(title) => title !== '' && edit({ kind: 'rename-lesson', id: lesson.id, title })} />
   )
 }
 

@@ -7,7 +7,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { useWorked } from '../compute/use-worked.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { closePage, openPage } from '../testing/page.tsx'
-import { Cautions } from './Cautions.tsx'
+import { Cautions } from '../cloth/Cautions.tsx'
 import { GuideFields } from './GuideFields.tsx'
 
 afterEach(closePage)
@@ -34,7 +34,7 @@ function Knots({ mirroredMm }: { mirroredMm: number | null }) {
   const { done } = useWorked()
   return (
     <svg>
-      <Cautions sampler={sampler} done={done} view={{ scale: 2, x: 0, y: 0 }} mirroredMm={mirroredMm} onSelect={(id) => chosen.push(id)} />
+      <Cautions sampler={sampler} done={done} view={{ scale: 2, x: 0, y: 0 }} mirroredMm={mirroredMm} onSelect={(id: string) => chosen.push(id)} />
     </svg>
   )
 }

@@ -3,7 +3,7 @@ import { sizesOf, withSize } from '@lemmata/core/guide'
 import type { DrawnGuide } from '@lemmata/core/sampler'
 import type { LengthUnit } from '@lemmata/core/units'
 import { edit } from '../store/index.ts'
-import { LengthField, NumberField } from './fields.tsx'
+import { LengthField, NumberField } from '../sampler/fields.tsx'
 
 export function GuideSizes({ drawn, unit }: { drawn: DrawnGuide | null; unit: LengthUnit }) {
   const sizes = drawn ? sizesOf(drawn.guide) : []

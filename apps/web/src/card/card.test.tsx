@@ -1,16 +1,17 @@
 // @vitest-environment jsdom
 /** The card of the chosen exercise: what is known of it, what can be set, and what each edit leaves alone. */
-import { sixThursdays } from '@lemmata/contract/demo'
+import { bandSampler } from '@lemmata/contract/testing'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
-import { fireEvent, screen } from '@testing-library/react'
+import { act, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { useWorked } from '../compute/use-worked.ts'
-import { undo } from '../store/index.ts'
+import { store, undo } from '../store/index.ts'
+import { exerciseSelected } from '../store/sampler.ts'
 import { choose, closePage, openPage, type } from '../testing/page.tsx'
-import { ExerciseCard } from './ExerciseCard.tsx'
-import { useSampler } from './use-sampler.ts'
+import { useSampler } from '../sampler/use-sampler.ts'
+import { HeldCard } from './HeldCard.tsx'
 
-const demo = sixThursdays('2026-12-03')
+// Without a hoop nothing can lie outside it.
+const { workingHoop: _hoop, ...demo } = bandSampler('2026-12-03')
 const LINE: Sampler = {
   ...demo,
   units: 'mm',
@@ -21,13 +22,20 @@ const LINE: Sampler = {
 }
 const withExercise = (change: Partial<Exercise>): Sampler => ({ ...LINE, exercises: [{ ...(LINE.exercises[0] as Exercise), ...change }] })
 
+let stage = 'cloth'
 function Card() {
-  const sampler = useSampler()
-  const { results } = useWorked()
-  const exercise = sampler.exercises[0]
-  return exercise ? <ExerciseCard sampler={sampler} exercise={exercise} result={results.get(exercise.id) ?? null} /> : <p>nothing chosen</p>
+  return <HeldCard sampler={useSampler()} stage={stage} />
 }
-const open = (sampler: Sampler = LINE) => openPage(sampler, <Card />)
+const open = (sampler: Sampler = LINE, at = 'cloth') => {
+  stage = at
+  return openPage(sampler, <Card />)
+}
+const unfold = (group: string): void => void fireEvent.click(screen.getByRole('button', { name: new RegExp(`${group}`) }))
+const withNotes = (sampler: Sampler = LINE) => {
+  const page = open(sampler)
+  unfold('Notes')
+  return page
+}
 afterEach(closePage)
 
 describe('lengths', () => {
@@ -70,14 +78,14 @@ describe('the other settings', () => {
   })
 
   it('a stitch that a learner may take is added, and one that stays keeps what was set for it', async () => {
-    const page = open(withExercise({ substitutes: [{ stitch: 'stem-stitch', parameters: { L: 5 } }] }))
+    const page = withNotes(withExercise({ substitutes: [{ stitch: 'stem-stitch', parameters: { L: 5 } }] }))
     await choose('Also allowed', 'Split stitch')
     expect(page.document().exercises[0]?.substitutes).toEqual([{ stitch: 'stem-stitch', parameters: { L: 5 } }, { stitch: 'split-stitch' }])
     expect(screen.getByText('Or split stitch:')).toBeTruthy()
   })
 
   it('a name of nothing is no name; another is kept', () => {
-    const page = open()
+    const page = withNotes()
     type('Name', '')
     expect(page.document().exercises[0]?.name).toBe('Gust')
     type('Name', ' Squall ')
@@ -130,7 +138,35 @@ describe('what is known', () => {
     open(withExercise({ stitch: 'satin-stitch', parameters: {} }))
     expect(screen.getByText(/Satin stitch is worked on/, { exact: false })).toBeTruthy()
     expect(screen.queryByTestId('fitted-count')).toBeNull()
+    unfold('Notes')
     expect(screen.getByLabelText('Name')).toBeTruthy()
+  })
+
+  it('the worst is said first, the others at a press; an error is called one', () => {
+    const many = withExercise({ parameters: { L: 7 }, materials: { main: { strands: 6, needle: { kind: 'embroidery', size: 10 } } } })
+    open(many)
+    const shown = (): number => document.querySelectorAll('.card-problems .problem').length
+    expect(shown()).toBe(1)
+    fireEvent.click(screen.getByText(/^and \d+ more$/))
+    expect(shown()).toBeGreaterThan(1)
+    fireEvent.click(screen.getByText('Only the first'))
+    expect(shown()).toBe(1)
+  })
+
+  it('a stage opens its own group, and a folded one says its fact', () => {
+    open(LINE, 'thread')
+    expect(screen.getByRole('combobox', { name: 'Strands of Gust' })).toBeTruthy()
+    expect(screen.getByText('pitch 3.03 mm')).toBeTruthy()
+    expect(screen.queryByTestId('fitted-count')).toBeNull()
+  })
+
+  it('of nothing wrong it says so; closed it is gone, and choosing brings it back', () => {
+    open()
+    expect(screen.getByText('Everything suits. Nothing to mend.')).toBeTruthy()
+    fireEvent.click(screen.getByLabelText('Close the card'))
+    expect(screen.queryByTestId('exercise-card')).toBeNull()
+    act(() => void store.dispatch(exerciseSelected('e1')))
+    expect(screen.getByTestId('exercise-card')).toBeTruthy()
   })
 })
 
@@ -142,7 +178,7 @@ describe('the trial log', () => {
   const trials = (page: ReturnType<typeof open>) => page.document().exercises[0]?.trials ?? []
 
   it('keeps what was tried with today’s date, its setting in words, and how it came out', () => {
-    const page = open()
+    const page = withNotes()
     note('  even, a little stiff ')
     expect(trials(page)).toMatchObject([{ on: new Date().toISOString().slice(0, 10), result: 'even, a little stiff', verdict: 'keep' }])
     expect(trials(page)[0]?.setting).toMatch(/^\w+ strands?, stitch 3\.00 mm, 33 stitches$/)
@@ -150,7 +186,7 @@ describe('the trial log', () => {
   })
 
   it('votes are given to one of them, and one is removed', () => {
-    const page = open()
+    const page = withNotes()
     note('first')
     note('second')
     const votes = screen.getAllByLabelText(/^Preferred by, /)[1] as HTMLElement

@@ -1,8 +1,8 @@
-/** The demo is written in the short form that every file may use, and read by the same schema. */
+/** Samplers that are written in code are written in the short form that every file may use, and read by the same schema. */
 import { type ClassDocument, type Learner, newClass } from '@lemmata/core/classes'
 import type { Guide } from '@lemmata/core/guide'
 import type { Exercise, Material, Sampler } from '@lemmata/core/sampler'
-import { readClass, readSampler } from '../documents/read.ts'
+import { readClass, readSampler } from './read.ts'
 import { problemInWords } from '../problem-words.ts'
 
 /** An exercise with a guide and a thread of its own. */
@@ -10,13 +10,13 @@ export type ShortExercise = Omit<Exercise, 'on'> & Partial<Pick<Exercise, 'on'>>
 
 export const line = (path: string): Guide => ({ kind: 'line', path })
 
-export function demoSampler(given: Omit<Sampler, 'exercises'> & { readonly exercises: readonly ShortExercise[] }): Sampler {
+export function writtenSampler(given: Omit<Sampler, 'exercises'> & { readonly exercises: readonly ShortExercise[] }): Sampler {
   const read = readSampler(given)
   if (!read.ok) throw new Error(read.problems.map((problem) => problemInWords(problem)).join(' '))
   return read.value
 }
 
-export function demoClass(name: string, learners: readonly Learner[]): ClassDocument {
+export function writtenClass(name: string, learners: readonly Learner[]): ClassDocument {
   const read = readClass({ ...newClass(name), learners })
   if (!read.ok) throw new Error(read.problems.map((problem) => problemInWords(problem)).join(' '))
   return read.value

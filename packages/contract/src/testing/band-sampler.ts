@@ -1,7 +1,7 @@
-/** Demo sampler: six Thursdays of weather for beginners, in bands on calico. Learners and places are made up. */
+/** A sampler for tests: eight exercises in bands on calico, for beginners, with dates and a class. */
 import type { ClassDocument } from '@lemmata/core/classes'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { demoClass, demoSampler, line, type ShortExercise } from './short-form.ts'
+import { writtenClass, writtenSampler, line, type ShortExercise } from '../documents/written-short.ts'
 
 const exercises: readonly ShortExercise[] = [
   {
@@ -102,11 +102,11 @@ const exercises: readonly ShortExercise[] = [
 ]
 
 /** Dates are set from the day it is loaded: the course began on the Thursday three weeks before the last. */
-export function sixThursdays(today: string): Sampler {
+export function bandSampler(today: string): Sampler {
   const start = thursdayBefore(today, 3)
   const skipped = addDays(start, 21)
   const plain = newSampler('Six Thursdays')
-  return demoSampler({
+  return writtenSampler({
     ...plain,
     brief: {
       ...plain.brief,
@@ -144,8 +144,8 @@ const LEARNERS = ['Aino', 'Bram', 'Cleo', 'Dunja', 'Eskil', 'Fenna', 'Gaia', 'He
 const LEFT_HANDED = ['Dunja', 'Henrik']
 
 /** Ten people, two of them left-handed. */
-export function thursdayClass(): ClassDocument {
-  return demoClass(
+export function bandClass(): ClassDocument {
+  return writtenClass(
     'Thursday evenings',
     LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
   )

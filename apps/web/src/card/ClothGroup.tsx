@@ -1,0 +1,139 @@
+/** Of an exercise, what is on the cloth: where it lies, its lengths, its marks, and what comes of them. */
+import { fittedShare, isStretched, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
+import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
+import { roleWord, sizeInWords } from '@lemmata/core/sheets'
+import { findStitch } from '@lemmata/core/stitches'
+import { counted, formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
+import { Select } from 'antd'
+import { Field, LengthField, NumberField } from '../sampler/fields.tsx'
+import { VersionField } from '../sampler/VersionField.tsx'
+import { edit } from '../store/index.ts'
+import { GuideFields } from './GuideFields.tsx'
+import { GuideSizes } from './GuideSizes.tsx'
+import { MARKS } from './marks.ts'
+
+interface Props {
+  readonly sampler: Sampler
+  readonly exercise: Exercise
+  readonly done: WorkedExercise | null
+}
+
+export function ClothGroup({ sampler, exercise, done }: Props) {
+  const stitch = findStitch(exercise.stitch, sampler.stitches)
+  const drawn = sampler.drawing.guides.find((one) => one.id === exercise.on[0]?.guide) ?? null
+  return (
+    <div className="group">
+      {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
+      {drawn && <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} />}
+      <GuideSizes drawn={drawn} unit={sampler.units} />
+      <Field label="Marks on the cloth">
+        {(id) => (
+          <Select<MarkStyle>
+            id={id}
+            value={exercise.marks ?? stitch?.marks ?? 'guide-only'}
+            options={[...MARKS]}
+            onChange={(marks) =>
+              edit({ kind: 'change-exercise', id: exercise.id, set: { marks, ...(marks === 'every-nth' && exercise.nth === undefined ? { nth: 3 } : {}) } })
+            }
+          />
+        )}
+      </Field>
+      {stitch && (
+        <VersionField
+          document={stitch}
+          value={exercise.variant ?? null}
+          {...(drawn ? { guide: drawn.guide.kind } : {})}
+          onChange={(variant) =>
+            edit({ kind: 'change-exercise', id: exercise.id, ...(variant === null ? { set: {}, clear: ['variant'] } : { set: { variant } }) })
+          }
+        />
+      )}
+      {done && <Figures sampler={sampler} done={done} />}
+    </div>
+  )
+}
+
+/** Asked and fitted, side by side. */
+function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exercise; done: WorkedExercise }) {
+  const { units } = sampler
+  const [first] = done.pieces
+  const share = fittedShare(first.worked.fitted)
+  const set = (id: string, value: number): void => edit({ kind: 'set-parameters', id: exercise.id, set: { [id]: value } })
+  return (
+    <div className="pair">
+      {[...done.assigned.parameters.values()].map((parameter) => {
+        if (parameter.kind === 'length') {
+          const now = parameter.value * (isStretched(parameter, done.assigned.document) ? share : 1)
+          const hint = first.guide.kind === 'spots' ? undefined : `fitted ${formatLength(now, units, 2)}${parameter.given ? '' : '; usual'}`
+          return (
+            <LengthField
+              key={parameter.id}
+              label={parameter.name}
+              valueMm={parameter.value}
+              unit={units}
+              min={0.1}
+              max={60}
+              hint={hint}
+              onChange={(mm) => set(parameter.id, mm)}
+            />
+          )
+        }
+        const isShare = parameter.kind === 'share'
+        return (
+          <NumberField
+            key={parameter.id}
+            label={parameter.name}
+            value={parameter.value}
+            min={parameter.min ?? 0}
+            max={parameter.max ?? 50}
+            step={isShare ? 0.05 : 1}
+            onChange={(value) => set(parameter.id, value)}
+          />
+        )
+      })}
+    </div>
+  )
+}
+
+function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) {
+  const { fitted } = done.pieces[0].worked
+  const { units } = sampler
+  const legs = fitted.legs.length > 1 ? ` (${fitted.legs.map((leg) => `${Math.round(leg.count)} of ${formatLength(leg.pitchMm, units, 2)}`).join(', ')})` : ''
+  return (
+    <dl className="facts-list">
+      <dt>Stitches</dt>
+      <dd data-testid="fitted-count">
+        {done.stitches}
+        {legs}
+        {done.pieces.length > 1 ? ` in ${done.pieces.length} pieces` : ''}
+      </dd>
+      <dt>Size</dt>
+      <dd>{sizeInWords(spokenSize(done), units)}</dd>
+      {done.pieces[0].guide.kind !== 'spots' && (
+        <>
+          <dt>Pitch</dt>
+          <dd data-testid="fitted-pitch">{formatLength(fitted.pitchMm, units, 2)}</dd>
+        </>
+      )}
+      <dt>Reads as wide as</dt>
+      <dd>{formatLength(done.widthMm, units, 2)}</dd>
+      <dt>Thread</dt>
+      <dd>
+        {done.threads.map((used) => (
+          <div key={`${used.role} ${used.thread.id} ${used.strands.value}`}>
+            {done.threads.length > 1 ? `${nameOfUsed(used, done)}: ` : ''}
+            {formatThread(used.use.total)}, {counted(used.use.needlefuls, 'needleful')}
+          </div>
+        ))}
+      </dd>
+      <dt>Time</dt>
+      <dd>{formatMinutes(done.minutes.total)}</dd>
+    </dl>
+  )
+}
+
+/** Threads of one role are told apart by their colour, others by their role. */
+function nameOfUsed(used: WorkedExercise['threads'][number], done: WorkedExercise): string {
+  const alike = done.threads.filter((one) => one.role === used.role)
+  return alike.length > 1 && used.thread.colour.name !== alike.find((one) => one !== used)?.thread.colour.name ? used.thread.colour.name : roleWord(used, done)
+}

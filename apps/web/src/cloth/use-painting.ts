@@ -1,0 +1,110 @@
+/**
+ * The picture on its canvas. While one pans and zooms, the picture that is there is moved and scaled by the browser, which
+ * costs nothing; when the view rests it is painted anew behind, a few milliseconds at a frame, and then shown.
+ */
+import { type RefObject, useEffect, useRef } from 'react'
+import { type Scene, paintScene } from './scene.ts'
+import type { View } from './view.ts'
+
+/** Painted beyond the box on each side, a share of its size, so that a pan does not bare the table. */
+const MARGIN = 0.18
+const BUDGET_MS = 9
+const REST_MS = 70
+
+interface Painted {
+  readonly view: View
+  readonly scene: Scene
+}
+
+interface Running {
+  readonly steps: Generator<void>
+  readonly canvas: HTMLCanvasElement
+  readonly painted: Painted
+}
+
+export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Scene, view: View | null, width: number, height: number): void {
+  const shown = useRef<Painted | null>(null)
+  const running = useRef<Running | null>(null)
+  const frame = useRef(0)
+  const size = useRef({ width: 0, height: 0 })
+
+  useEffect(() => {
+    const canvas = ref.current
+    if (!canvas || !view || width === 0 || height === 0) return
+    const [marginX, marginY] = [Math.ceil(width * MARGIN), Math.ceil(height * MARGIN)]
+    const resized = size.current.width !== width || size.current.height !== height
+    size.current = { width, height }
+    place(canvas, shown.current?.view ?? view, view, width, height, marginX, marginY)
+
+    const begin = (): void => {
+      const behind = document.createElement('canvas')
+      const context = sized(behind, width + 2 * marginX, height + 2 * marginY)
+      if (!context) return
+      const whole = { ...view, x: view.x + marginX, y: view.y + marginY }
+      running.current = { canvas: behind, painted: { view, scene }, steps: paintScene(context, scene, whole, width + 2 * marginX, height + 2 * marginY) }
+      cancelAnimationFrame(frame.current)
+      frame.current = requestAnimationFrame(work)
+    }
+    const work = (): void => {
+      const now = running.current
+      if (!now) return
+      const until = performance.now() + BUDGET_MS
+      let ended = false
+      while (!ended && performance.now() < until) ended = now.steps.next().done === true
+      // The very first picture is shown as it grows; a later one when it is whole.
+      if (ended || !shown.current) show(canvas, now.canvas)
+      if (!ended) {
+        frame.current = requestAnimationFrame(work)
+        return
+      }
+      running.current = null
+      shown.current = now.painted
+      place(canvas, now.painted.view, view, width, height, marginX, marginY)
+    }
+
+    const before = running.current?.painted ?? shown.current
+    const same = before && before.scene === scene && before.view === view && !resized
+    if (same) return
+    const moved = before && before.scene === scene && !resized
+    running.current = null
+    cancelAnimationFrame(frame.current)
+    if (!moved) {
+      begin()
+      return () => cancelAnimationFrame(frame.current)
+    }
+    const timer = setTimeout(begin, REST_MS)
+    return () => {
+      clearTimeout(timer)
+      cancelAnimationFrame(frame.current)
+    }
+  }, [ref, scene, view, width, height])
+}
+
+function sized(canvas: HTMLCanvasElement, width: number, height: number): CanvasRenderingContext2D | null {
+  const ratio = window.devicePixelRatio || 1
+  canvas.width = Math.round(width * ratio)
+  canvas.height = Math.round(height * ratio)
+  const context = canvas.getContext('2d', { alpha: false })
+  context?.setTransform(ratio, 0, 0, ratio, 0, 0)
+  return context
+}
+
+function show(canvas: HTMLCanvasElement, painted: HTMLCanvasElement): void {
+  if (canvas.width !== painted.width || canvas.height !== painted.height) {
+    canvas.width = painted.width
+    canvas.height = painted.height
+  }
+  canvas.getContext('2d', { alpha: false })?.drawImage(painted, 0, 0)
+}
+
+/** The picture of one view where another has it. */
+function place(canvas: HTMLCanvasElement, painted: View, now: View, width: number, height: number, marginX: number, marginY: number): void {
+  const by = now.scale / painted.scale
+  const [x, y] = [now.x - (painted.x + marginX) * by, now.y - (painted.y + marginY) * by]
+  Object.assign(canvas.style, {
+    width: `${width + 2 * marginX}px`,
+    height: `${height + 2 * marginY}px`,
+    transformOrigin: '0 0',
+    transform: `translate(${x}px, ${y}px) scale(${by})`,
+  })
+}

@@ -1,0 +1,104 @@
+/** The demo samplers as a teacher meets them: everything worked, nothing to mend, no rule broken. And the ways of drawing them. */
+import { workSampler } from '@lemmata/core/exercise'
+import { problemsOnCloth } from '@lemmata/core/mend'
+import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/order'
+import { contrast } from '@lemmata/core/materials'
+import { describe, expect, it } from 'vitest'
+import { problemInWords } from '../problem-words.ts'
+import { diaryClass, weatherDiary } from './index.ts'
+import { type At, cutAcross, leaf, outlineOfArcs, smooth, wave } from './paths.ts'
+
+describe.each([['Weather Diary', weatherDiary()]] as const)('%s', (_, sampler) => {
+  const worked = workSampler(sampler)
+
+  it('is worked whole, lies inside its hoop, and has nothing to mend', () => {
+    expect(worked.done.length).toBe(sampler.exercises.length)
+    const said = worked.done.flatMap((one) => problemsOnCloth(one, sampler).map((problem) => `${one.exercise.name}: ${problemInWords(problem)}`))
+    expect(said).toEqual([])
+  })
+
+  it('is taught in the order of its lessons without a broken rule', () => {
+    const course = courseOf(worked.done)
+    const settings = courseSettings(sampler)
+    expect(brokenRules(course, planOf(sampler, course, settings), settings).map((rule) => rule.sentence)).toEqual([])
+    expect(sampler.lessons.flatMap((one) => one.exercises).length).toBe(sampler.exercises.length)
+  })
+
+  it('uses every thread that it lists, and each shows on the cloth: three to one', () => {
+    const used = new Set(worked.done.flatMap((one) => one.threads.map((thread) => thread.thread.id)))
+    expect(sampler.threads.filter((thread) => !used.has(thread.id)).map((thread) => thread.colour.name)).toEqual([])
+    for (const { colour } of sampler.threads) expect(contrast(colour.hex, sampler.cloth.colour.hex), colour.name).toBeGreaterThanOrEqual(3)
+  })
+})
+
+it('the class chooses among what there is', () => {
+  const sampler = weatherDiary()
+  for (const learner of diaryClass().learners)
+    for (const [exercise, { thread }] of Object.entries(learner.choices)) {
+      expect(sampler.exercises.some((one) => one.id === exercise)).toBe(true)
+      if (thread !== undefined) expect(sampler.threads.some((one) => one.id === thread)).toBe(true)
+    }
+})
+
+describe('drawing', () => {
+  const places = (path: string): At[] => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one): At => [Number(one[1]), Number(one[2])])
+  const area = (points: readonly At[]): number =>
+    Math.abs(
+      points.reduce((sum, [x, y], index) => sum + x * (points[(index + 1) % points.length] as At)[1] - (points[(index + 1) % points.length] as At)[0] * y, 0) /
+        2,
+    )
+
+  it('a shape cut by waves is as large as its parts, which share their cuts', () => {
+    // A disc of radius 10 about (0, 0), from its leftmost place.
+    const disc = outlineOfArcs(
+      [-10, 0],
+      [
+        { to: [0, -10], radius: 10 },
+        { to: [10, 0], radius: 10 },
+        { to: [0, 10], radius: 10 },
+        { to: [-10, 0], radius: 10 },
+      ],
+    )
+    const waves = [(x: number): number => -3 + Math.sin(x), (x: number): number => 4 + 0.5 * Math.sin(x)]
+    const parts = cutAcross(disc, waves).map(places)
+    expect(parts).toHaveLength(3)
+    const whole = Math.PI * 100
+    expect(parts.reduce((sum, part) => sum + area(part), 0)).toBeGreaterThan(0.99 * whole)
+    expect(parts.reduce((sum, part) => sum + area(part), 0)).toBeLessThan(1.01 * whole)
+    const onCut = (part: readonly At[], of: (x: number) => number): At[] => part.filter(([x, y]) => Math.abs(y - of(x)) < 0.02)
+    expect(onCut(parts[0] as At[], waves[0] as (x: number) => number).length).toBeGreaterThan(20)
+    expect(Math.max(...(parts[0] as At[]).map(([x, y]) => y - (waves[0] as (x: number) => number)(x)))).toBeLessThan(0.02)
+    expect(Math.min(...(parts[1] as At[]).map(([x, y]) => y - (waves[0] as (x: number) => number)(x)))).toBeGreaterThan(-0.02)
+  })
+
+  it('a leaf has its tips, its width and its widest place', () => {
+    const guide = leaf([0, 0], [20, 0], 6, 0.4)
+    const points = guide.kind === 'shape' ? places(guide.path) : []
+    expect(points[0]).toEqual([0, 0])
+    expect(points).toContainEqual([20, 0])
+    // Across the axis at 0.4 of 20: 3 to each side.
+    expect(points).toContainEqual([8, 3])
+    expect(points).toContainEqual([8, -3])
+  })
+
+  it('a smooth way goes through its places; a wave ends where it should', () => {
+    const way = wave([0, 0], [20, 0], 2, 1.5)
+    expect(way[0]).toEqual([0, 0])
+    expect(way.at(-1)?.[0]).toBeCloseTo(20, 9)
+    expect(way.at(-1)?.[1]).toBeCloseTo(0, 9)
+    expect(Math.max(...way.map(([, y]) => y))).toBeCloseTo(1.5, 2)
+    const path = places(
+      smooth([
+        [0, 0],
+        [5, 5],
+        [10, 0],
+      ]),
+    )
+    for (const place of [
+      [0, 0],
+      [5, 5],
+      [10, 0],
+    ])
+      expect(path).toContainEqual(place)
+  })
+})
