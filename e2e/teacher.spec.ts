@@ -12,13 +12,16 @@ test('opens the demo, changes a pitch, reloads: the change is there', async ({ p
   const card = page.getByTestId('exercise-card')
   await card.getByLabel('Stitch', { exact: true }).fill('3')
   await card.getByLabel('Stitch', { exact: true }).press('Enter')
-  // 102 mm at 3 mm: 34 stitches exactly.
-  await expect(card.getByTestId('fitted-count')).toHaveText('34')
-  await expect(card.getByTestId('fitted-pitch')).toHaveText('3.00 mm')
+  // An oval of 28 by 15.2 mm is 69.36 mm round: 23 stitches of 3.02 mm.
+  await expect(card.getByTestId('fitted-pitch')).toHaveText('3.02 mm')
   await saved(page)
   await page.reload()
-  await row(page, /First isobar/).click()
-  await expect(page.getByTestId('exercise-card').getByTestId('fitted-count')).toHaveText('34')
+  await expect(row(page, /First isobar/)).toHaveAttribute('aria-selected', 'true')
+  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).toHaveText('3.02 mm')
+  // The way back outlives the page.
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).not.toHaveText('3.02 mm')
+  await saved(page)
 })
 
 test('plans a sampler of one\u2019s own from Brief to sheet', async ({ page }) => {

@@ -1,3 +1,3 @@
 /** Demo data, all of it invented. */
-export { bandClass as thursdayClass, bandSampler as sixThursdays } from '../testing/index.ts'
+export { sixThursdays, thursdayClass } from './six-thursdays.ts'
 export { diaryClass, weatherDiary } from './weather-diary.ts'

@@ -87,13 +87,16 @@ function freeLength({ a, b, long }: Chord, all: readonly Chord[]): number {
   return long * shares.slice(1).reduce((most, share, index) => Math.max(most, share - (shares[index] as number)), 0)
 }
 
+/** A quarter of a millimetre between two stitches is less than any hand keeps, and than an eye finds without a rule. */
+const SEEN_MM = 0.25
+
 /** Legs between corners whose fitted stitches differ enough to be seen. */
 export function checkLegs(worked: WorkedStitch): Problem[] {
   const problems: Problem[] = []
   const { legs, askedMm } = worked.fitted
   const pitches = legs.map((leg) => leg.pitchMm)
   const [least, most] = [Math.min(...pitches), Math.max(...pitches)]
-  if (legs.length > 1 && most > least * 1.04) {
+  if (legs.length > 1 && most > least * 1.04 && most - least > SEEN_MM) {
     problems.push(caution('exercise.legs-differ', ['guide'], { least: mm(least), most: mm(most) }))
   }
   if (most > askedMm * 1.5 || least < askedMm * 0.67) {
