@@ -8,6 +8,8 @@ import { edit } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
+import { ClothPicture } from './ClothPicture.tsx'
+import { nextColour, PALETTE } from './palette.ts'
 import { WAYS } from './ways.ts'
 
 export function BriefStage() {
@@ -102,6 +104,7 @@ export function BriefStage() {
 
         <section className="panel" style={{ display: 'grid', gap: 11, alignContent: 'start' }}>
           <h2>Cloth and hoop</h2>
+          <ClothPicture sampler={sampler} />
           <Field label="Cloth">
             {(id) => (
               <Select
@@ -246,7 +249,16 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
       <h3>Threads</h3>
       {threads.map((thread, index) => (
         <div key={thread.id} style={{ display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr) minmax(0, 1fr) auto', gap: 7, alignItems: 'center' }}>
-          <ColorPicker value={thread.colour.hex} disabledAlpha onChangeComplete={(chosen) => colour(thread, { hex: chosen.toHexString().slice(0, 7) })} />
+          <ColorPicker
+            value={thread.colour.hex}
+            disabledAlpha
+            presets={[{ label: 'Named colours', key: 'named', colors: PALETTE.map((one) => one.hex) }]}
+            onChangeComplete={(chosen) => {
+              const hex = chosen.toHexString().slice(0, 7)
+              const named = PALETTE.find((one) => one.hex.toLowerCase() === hex.toLowerCase())
+              colour(thread, named ?? { hex })
+            }}
+          />
           <Input
             key={thread.colour.name}
             aria-label={`Colour of thread ${index + 1}`}
@@ -276,7 +288,7 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
           onClick={() =>
             edit({
               kind: 'add-thread',
-              thread: { id: newId('t'), kind: 'stranded-cotton', colour: { name: 'New colour', hex: '#7A5C8A' } },
+              thread: { id: newId('t'), kind: 'stranded-cotton', colour: nextColour(threads) },
               at: threads.length,
             })
           }

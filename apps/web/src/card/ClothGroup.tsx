@@ -121,7 +121,7 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
       <dd>
         {done.threads.map((used) => (
           <div key={`${used.role} ${used.thread.id} ${used.strands.value}`}>
-            {done.threads.length > 1 ? `${nameOfUsed(used, done)}: ` : ''}
+            {done.threads.length > 1 ? `${roleWord(used, done)}: ` : ''}
             {formatThread(used.use.total)}, {counted(used.use.needlefuls, 'needleful')}
           </div>
         ))}
@@ -130,10 +130,4 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
       <dd>{formatMinutes(done.minutes.total)}</dd>
     </dl>
   )
-}
-
-/** Threads of one role are told apart by their colour, others by their role. */
-function nameOfUsed(used: WorkedExercise['threads'][number], done: WorkedExercise): string {
-  const alike = done.threads.filter((one) => one.role === used.role)
-  return alike.length > 1 && used.thread.colour.name !== alike.find((one) => one !== used)?.thread.colour.name ? used.thread.colour.name : roleWord(used, done)
 }

@@ -1,7 +1,6 @@
 /** What is known and chosen about the exercise that is held: first what is wrong, then what this stage is about. */
 import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
 import type { Problem, Result } from '@lemmata/core/base'
-import { strandsInWords } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
@@ -128,7 +127,7 @@ function clothFact(done: WorkedExercise | null, { units }: Sampler): string {
 function threadFact(done: WorkedExercise | null): string {
   if (!done) return ''
   const { thread, strands, needle } = done.assigned.main
-  return `${thread.value.colour.name}, ${strandsInWords(strands.value)}, ${nameNeedle(needle.value)}`
+  return `${thread.value.colour.name}, ${counted(strands.value, 'strand')}, ${nameNeedle(needle.value)}`
 }
 
 function orderFact(done: WorkedExercise | null, exercise: Exercise, { plan }: Course): string {

@@ -24,29 +24,3 @@ export function Basting({ box, view, mirroredMm }: { box: HeldBox; view: View; m
     </g>
   )
 }
-
-/** The letter of each exercise beside it, in an ink that shows on this cloth. */
-export function Letters({
-  letters,
-  view,
-  mirroredMm,
-  ink,
-}: {
-  letters: readonly { readonly id: string; readonly letter: string; readonly at: { readonly x: number; readonly y: number } }[]
-  view: View
-  mirroredMm: number | null
-  ink: { readonly words: string; readonly under: string }
-}) {
-  return (
-    <g aria-hidden="true" fontFamily="Alegreya, serif" fontWeight="700" fontSize="16" textAnchor="end">
-      {letters.map(({ id, letter, at }) => {
-        const { x, y } = toScreen(view, mirroredMm === null ? at : { x: mirroredMm - at.x, y: at.y })
-        return (
-          <text key={id} x={x - 4} y={y - 2} fill={ink.words} stroke={ink.under} strokeWidth="3" paintOrder="stroke" strokeLinejoin="round">
-            {letter}
-          </text>
-        )
-      })}
-    </g>
-  )
-}

@@ -23,11 +23,12 @@ export function Cautions({ sampler, done, view, mirroredMm, onSelect }: Props) {
       done.flatMap((one) => {
         const problems = problemsOnCloth(one, sampler)
         const at = problems[0] && placeOfProblem(problems[0], one, sampler)
-        return at ? [{ one, at, words: problems.map((problem) => problemInWords(problem, sampler.units)) }] : []
+        const colour = problems.some((problem) => problem.severity === 'error') ? DYES.madder : DYES.weld
+        return at ? [{ one, at, colour, words: problems.map((problem) => problemInWords(problem, sampler.units)) }] : []
       }),
     [done, sampler],
   )
-  return all.map(({ one, at, words }) => {
+  return all.map(({ one, at, colour, words }) => {
     const { x, y } = toScreen(view, mirroredMm === null ? at : { x: mirroredMm - at.x, y: at.y })
     const said = `${one.exercise.name}: ${words.join(' ')}`
     return (
@@ -47,8 +48,8 @@ export function Cautions({ sampler, done, view, mirroredMm, onSelect }: Props) {
           }}
         >
           {/* On paper of its own, so that it is seen on any cloth and over any thread. */}
-          <circle r="11" fill={DYES.paper} stroke={DYES.madder} strokeWidth="1.6" />
-          <path d="M-7 3 C-4 3 -4 -3 0 -3 S4 1 1.5 2.5 S-3.5 1 -1 -1.5 S4 0 7 -3" fill="none" stroke={DYES.madder} strokeWidth="1.8" strokeLinecap="round" />
+          <circle r="11" fill={DYES.paper} stroke={colour} strokeWidth="1.6" />
+          <path d="M-7 3 C-4 3 -4 -3 0 -3 S4 1 1.5 2.5 S-3.5 1 -1 -1.5 S4 0 7 -3" fill="none" stroke={colour} strokeWidth="1.8" strokeLinecap="round" />
         </g>
       </Tooltip>
     )

@@ -14,7 +14,8 @@ import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
 import { DYES } from '../look/theme.ts'
 import { edit } from '../store/index.ts'
-import { Basting, Letters } from './Basting.tsx'
+import { Basting } from './Basting.tsx'
+import { type LetterPlace, Letters } from './Letters.tsx'
 import { Cautions } from './Cautions.tsx'
 import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
@@ -230,13 +231,13 @@ function viewFor(
   }
 }
 
-/** Beside the upper left of each. */
-function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]) {
+/** Where the first piece of each begins. */
+function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly LetterPlace[] {
   const order = teachingOrder(sampler)
   return done.flatMap((one) => {
-    const box = boxOfExercise(one)
-    const at = order.findIndex((exercise) => exercise.id === one.exercise.id)
-    return box && at >= 0 ? [{ id: one.exercise.id, letter: letterOf(at), at: { x: box.left, y: box.top } }] : []
+    const first = one.pieces[0].worked.segments.find((segment) => segment.side === 'front')?.points[0]
+    const place = order.findIndex((exercise) => exercise.id === one.exercise.id)
+    return first && place >= 0 ? [{ id: one.exercise.id, letter: letterOf(place), at: first }] : []
   })
 }
 

@@ -4,10 +4,11 @@ import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { expose } from 'comlink'
-import { workSwatch } from '../stitches/swatch.ts'
+import { workForWall } from '../stitches/swatch.ts'
 
 const service = {
-  swatches: (documents: readonly StitchDocument[], around: Surroundings): Result<WorkedExercise>[] => documents.map((document) => workSwatch(document, around)),
+  swatches: (documents: readonly StitchDocument[], around: Surroundings): Result<WorkedExercise>[] =>
+    documents.map((document) => workForWall(document, around)),
 }
 
 export type WallService = typeof service

@@ -10,13 +10,13 @@ import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector }
 import { heldSampler, holdSampler } from '../store/held.ts'
 import { unsentOf } from '../store/unsent.ts'
 import { classClosed } from '../store/class.ts'
-import { type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
+import { cardClosed, type OpenSampler, samplerClosed, samplerOpened } from '../store/sampler.ts'
 import { Failure } from './Failure.tsx'
 import { PanelBoundary } from './PanelBoundary.tsx'
 import { Head } from './Head.tsx'
 import { HeldCard } from '../card/HeldCard.tsx'
 import { Spine } from '../spine/Spine.tsx'
-import { useFolded } from '../spine/use-folded.ts'
+import { isNarrow, useFolded } from '../spine/use-folded.ts'
 import { stageStates } from './stage-states.ts'
 import { TopBar } from './TopBar.tsx'
 
@@ -38,6 +38,8 @@ export function SamplerPage() {
         const before = heldSampler(id)
         continueTurns(Math.max(0, ...[...(before?.undo ?? []), ...(before?.redo ?? [])].map((step) => step.turn)))
         dispatch(samplerOpened({ answer, pending, before }))
+        // Where the card would cover the work it waits until something is chosen.
+        if (isNarrow()) dispatch(cardClosed())
       },
       (error: unknown) => {
         if (!dropped) setFailed(sentenceOf(error))

@@ -1,5 +1,6 @@
 /** The order of work as one thread: sewn close where complete, spaced stitches where still to do, a pin where one is. */
-import { NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import { KnotGlyph } from '../look/Glyphs.tsx'
 import { DYES } from '../look/theme.ts'
 import { exerciseSelected } from '../store/sampler.ts'
@@ -7,8 +8,14 @@ import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import type { StageState } from './stage-states.ts'
 
 export function Stages({ stages }: { stages: readonly StageState[] }) {
+  const nav = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // Where there is no room for all, the current one is in view.
+  useEffect(() => {
+    nav.current?.querySelector('[aria-current="page"]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  }, [pathname])
   return (
-    <nav className="stages" aria-label="Stages of the work">
+    <nav ref={nav} className="stages" aria-label="Stages of the work">
       {stages.map((stage, index) => (
         <div key={stage.id} className="stage-place">
           <NavLink to={stage.id} className="stage" title={`Alt+${index + 1}`}>

@@ -27,7 +27,10 @@ interface LengthProps {
 
 /** Millimetres or inches, fractions and a decimal comma understood. */
 export function LengthField({ label, valueMm, unit, min = 0.01, max = 10_000, hint, onChange, decimals = 2 }: LengthProps) {
-  const shown = formatLength(valueMm, unit, decimals).replace(/ (mm|in)\b/, '')
+  // Where a tenth is all that is asked for, a whole number is shown as one.
+  const shown = formatLength(valueMm, unit, decimals)
+    .replace(/ (mm|in)\b/, '')
+    .replace(decimals < 2 ? /\.0+$/ : /$^/, '')
   const [typed, setTyped] = useState<string | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
   const keep = (): void => {
@@ -100,6 +103,8 @@ export function NumberField({ label, value, min, max, step = 1, suffix, hint, on
           max={max}
           step={step}
           suffix={suffix}
+          // "18", not "18.0"; what is being typed is left alone.
+          formatter={(shown, { userTyping, input }) => (userTyping ? input : shown === undefined ? '' : String(Number(shown)))}
           onChange={(next) => isInField.current && setTyped(next)}
           onStep={(next) => onChange(Number(next))}
           onFocus={() => {

@@ -2,7 +2,7 @@
 import type { Sampler } from '@lemmata/core/sampler'
 import type { Problem } from '@lemmata/core/base'
 import { outsideProblem, problemsOnCloth } from '@lemmata/core/mend'
-import { brokenRules, courseSettings, planOf } from '@lemmata/core/order'
+import { brokenRules, courseSettings, describePlan, planOf } from '@lemmata/core/order'
 import { counted } from '@lemmata/core/units'
 import { courseFor, type WorkedInPage } from '../compute/use-worked.ts'
 
@@ -46,8 +46,11 @@ function notKnown(sampler: Sampler, worked: WorkedInPage): string | null {
 function orderState(sampler: Sampler, worked: WorkedInPage): StageState {
   const course = courseFor(worked)
   const settings = courseSettings(sampler)
-  const broken = brokenRules(course, planOf(sampler, course, settings), settings)
-  const words = notKnown(sampler, worked) ?? (broken.length > 0 ? counted(broken.length, 'broken rule') : 'no broken rule')
+  const plan = planOf(sampler, course, settings)
+  const broken = brokenRules(course, plan, settings)
+  const steep = describePlan(course, plan, settings).steps.filter((step) => step.tooSteep).length
+  const rules = broken.length > 0 ? counted(broken.length, 'broken rule') : 'no broken rule'
+  const words = notKnown(sampler, worked) ?? (steep > 0 ? `${rules}, ${counted(steep, 'steep rise')}` : rules)
   return {
     id: 'order',
     name: 'Order',

@@ -6,6 +6,7 @@ import { Button, Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
+import { useScreenScale } from '../drawing/screen-scale.ts'
 import { canvasFont } from '../look/fonts.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
@@ -32,6 +33,9 @@ export function SheetsStage() {
   const [classHand, setClassHand] = useState<Hand>('right')
   const [lesson, setLesson] = useState('')
   const [whose, setWhose] = useState('')
+  const [look, setLook] = useState<Look>('two')
+  const [screenScale] = useScreenScale()
+  const pxPerMm = look === 'two' ? TWO_PX_PER_MM : look === 'read' ? READ_PX_PER_MM : screenScale
   const group = useClass(open?.id ?? '')
   const learner = group.open?.document.learners.find((one) => one.id === whose)
   const chosen = sampler.lessons.find((one) => one.id === lesson)
@@ -51,14 +55,9 @@ export function SheetsStage() {
   const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?${asked.toString()}`
   const saved = open?.status === 'saved' && (!learner || group.open?.status === 'saved')
   return (
-    <div className="scroll">
-      <div style={{ display: 'flex', gap: 12, alignItems: 'end', marginBottom: 14, flexWrap: 'wrap' }}>
-        <div style={{ flex: 1, minWidth: 240 }}>
-          <h1>Sheets</h1>
-          <span className="quiet">Printed at 100 %, every mark lies where it belongs: the check bar and square on each page prove it.</span>
-        </div>
-      </div>
-      <div className="bar" style={{ border: '1px solid var(--rule)', borderRadius: 6, marginBottom: 16 }}>
+    <div className="stage-frame">
+      <h1 className="visually-hidden">Sheets</h1>
+      <div className="toolbar">
         <Segmented<PageSize>
           aria-label="Paper"
           value={page}
@@ -81,7 +80,7 @@ export function SheetsStage() {
         )}
         <Select
           aria-label="Lesson"
-          style={{ minWidth: 210 }}
+          style={{ width: 170 }}
           value={lesson}
           onChange={setLesson}
           options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
@@ -89,7 +88,7 @@ export function SheetsStage() {
         {group.classes.length > 1 && (
           <Select
             aria-label="Class"
-            style={{ minWidth: 150 }}
+            style={{ width: 130 }}
             value={group.open?.id ?? null}
             onChange={group.choose}
             options={group.classes.map((one) => ({ value: one.id, label: one.name }))}
@@ -97,7 +96,7 @@ export function SheetsStage() {
         )}
         <Select
           aria-label="For whom"
-          style={{ minWidth: 150 }}
+          style={{ width: 130 }}
           value={learner ? whose : ''}
           onChange={setWhose}
           options={[
@@ -112,32 +111,49 @@ export function SheetsStage() {
           Make the PDF
         </Button>
       </div>
-      {learner && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
-      {own.problems.map((problem) => (
-        <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
-      ))}
-      {pages.length === 0 ? (
-        <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>
-      ) : (
-        <div className="sheet-pages" data-testid="sheet-pages">
-          {pages.map((one, index) => (
-            <Page key={`${page} ${index}`} drawing={one} label={`Page ${index + 1} of ${pages.length}`} />
-          ))}
-        </div>
-      )}
+      <div className="stage-scroll sheet-table">
+        <p className="sheet-note">
+          <span>Printed at 100 %, every mark lies where it belongs: the check bar and square on each page prove it.</span>
+          <Segmented<Look>
+            aria-label="The pages are shown"
+            value={look}
+            onChange={setLook}
+            options={[
+              { value: 'two', label: 'two beside' },
+              { value: 'read', label: 'to read' },
+              { value: 'true', label: 'true size' },
+            ]}
+          />
+        </p>
+        {learner && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
+        {own.problems.map((problem) => (
+          <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
+        ))}
+        {pages.length === 0 ? (
+          <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>
+        ) : (
+          <div className="sheet-pages" data-testid="sheet-pages">
+            {pages.map((one, index) => (
+              <Page key={`${page} ${index}`} drawing={one} pxPerMm={pxPerMm} label={`Page ${index + 1} of ${pages.length}`} />
+            ))}
+          </div>
+        )}
+      </div>
     </div>
   )
 }
 
-const PREVIEW_PX_PER_MM = 2.1
+type Look = 'two' | 'read' | 'true'
+const TWO_PX_PER_MM = 2.1
+const READ_PX_PER_MM = 4.4
 
-function Page({ drawing, label }: { drawing: Drawing; label: string }) {
+function Page({ drawing, label, pxPerMm }: { drawing: Drawing; label: string; pxPerMm: number }) {
   const ref = useRef<HTMLCanvasElement>(null)
-  const [width, height] = [drawing.widthMm * PREVIEW_PX_PER_MM, drawing.heightMm * PREVIEW_PX_PER_MM]
+  const [width, height] = [drawing.widthMm * pxPerMm, drawing.heightMm * pxPerMm]
   useEffect(() => {
     const context = ref.current && prepareCanvas(ref.current, width, height)
     if (!context) return
-    context.scale(PREVIEW_PX_PER_MM, PREVIEW_PX_PER_MM)
+    context.scale(pxPerMm, pxPerMm)
     for (const layer of drawing.layers) {
       context.save()
       const { clip } = layer
@@ -149,6 +165,6 @@ function Page({ drawing, label }: { drawing: Drawing; label: string }) {
       paintItems(context, layer.items)
       context.restore()
     }
-  }, [drawing, width, height])
+  }, [drawing, width, height, pxPerMm])
   return <canvas ref={ref} role="img" aria-label={label} style={{ width, height }} />
 }

@@ -18,6 +18,7 @@ import { GapRow } from './GapRow.tsx'
 import { droppedOn, movedBy, type SpineGroup, spineGroups } from './groups.ts'
 import { LessonActs, LessonHeading } from './LessonHeading.tsx'
 import { SpineRow } from './SpineRow.tsx'
+import { isNarrow } from './use-folded.ts'
 
 interface Props {
   readonly sampler: Sampler
@@ -99,7 +100,10 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
         renaming={renaming === id}
         movable={!overlay && course.plan.lessons.some((ids) => ids.includes(id))}
         dropLine={dragging.line?.id === id ? (dragging.line.below ? 'below' : 'above') : null}
-        onSelect={() => select(id)}
+        onSelect={() => {
+          select(id)
+          if (isNarrow()) onFold(true)
+        }}
         onRenamed={() => {
           setRenaming(null)
           requestAnimationFrame(() => rowOf(list.current, id)?.focus())

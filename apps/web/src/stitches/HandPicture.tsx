@@ -9,7 +9,9 @@ import type { HandState } from './use-hand.ts'
 
 /** Drawn on a card 100 mm wide, whatever the box: numbers and needle keep one proportion. */
 const CARD_MM = 100
+/** Numbers are this share of a large picture, and never smaller than can be read on a small one. */
 const NUMBER_MM = 4.4
+const LEAST_NUMBER_PX = 16
 
 interface Props {
   readonly done: WorkedExercise
@@ -37,7 +39,7 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
       heightMm,
       detail: 'full' as const,
       cloth: clothHex,
-      numberMm: NUMBER_MM,
+      numberMm: Math.max(NUMBER_MM, LEAST_NUMBER_PX / unit),
     }
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
   }, [shown, step, width, done, clothHex, side, heightMm])

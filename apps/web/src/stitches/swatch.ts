@@ -3,7 +3,8 @@ import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
 import { type Guide, practiceFor, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
-import type { StitchDocument } from '@lemmata/core/notation'
+import { MAIN_ROLE, type StitchDocument } from '@lemmata/core/notation'
+import { LIBRARY } from '@lemmata/core/stitches'
 import { type Exercise, layAlone } from '@lemmata/core/sampler'
 
 export function swatchGuide(document: StitchDocument): Guide {
@@ -13,6 +14,16 @@ export function swatchGuide(document: StitchDocument): Guide {
 export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Omit<Exercise, 'on'>> = {}): Result<WorkedExercise> {
   return workExercise(layAlone({ id: `try-${document.id}`, name: document.name, stitch: document.id, ...more }, swatchGuide(document)), around)
 }
+
+/** One colour a family, so that the wall is read in regions: of the threads of the first one's kind, so that widths can be compared. */
+export function workForWall(document: StitchDocument, around: Surroundings): Result<WorkedExercise> {
+  const [first] = around.threads
+  const alike = around.threads.filter((one) => one.kind === first?.kind && one.weight === first.weight)
+  const thread = alike[Math.max(0, FAMILIES.indexOf(document.family ?? '')) % Math.max(1, alike.length)]
+  return workSwatch(document, around, thread ? { materials: { [MAIN_ROLE]: { thread: thread.id } } } : {})
+}
+
+const FAMILIES: readonly string[] = [...new Set(LIBRARY.flatMap((one) => one.family ?? []))]
 
 export interface TryGuide {
   readonly name: string

@@ -181,20 +181,22 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
         className={`${held ? 'held' : ''}${marked ? ' marked' : ''}`}
         onClick={onClick}
       >
-        <td className="letter">{first ? letter : ''}</td>
-        <td className="c-name" title={exercise.name}>
+        <td className="letter t-letter">{first ? letter : ''}</td>
+        <td className="t-name" title={exercise.name}>
           {exercise.name} {several && <span className="quiet">{roleInWords(assigned?.role ?? MAIN_ROLE, done)}</span>}
         </td>
-        <td>{held ? <ThreadField {...field} /> : <ThreadName row={row} sampler={sampler} />}</td>
-        <td>
+        <td className="t-thread">{held ? <ThreadField {...field} /> : <ThreadName row={row} sampler={sampler} />}</td>
+        <td className="t-strands">
           {assigned && (held ? <StrandsField {...field} assigned={assigned} /> : <Words text={String(assigned.strands.value)} own={isOwn(row, 'strands')} />)}
         </td>
-        <td>
+        <td className="t-needle">
           {assigned && (held ? <NeedleField {...field} assigned={assigned} /> : <Words text={nameNeedle(assigned.needle.value)} own={isOwn(row, 'needle')} />)}
         </td>
-        <td>{assigned && done && <LineSample done={done} assigned={assigned} clothHex={sampler.cloth.colour.hex} units={sampler.units} />}</td>
-        <td>{assigned && <EyeSample assigned={assigned} />}</td>
-        <td className="c-length">
+        <td className="t-line">
+          {assigned && done && <LineSample done={done} assigned={assigned} clothHex={sampler.cloth.colour.hex} units={sampler.units} />}
+        </td>
+        <td className="t-eye">{assigned && <EyeSample assigned={assigned} />}</td>
+        <td className="c-length t-length">
           {done && assigned && lengthOf(done, assigned)}
           {problems.length > 0 && <KnotGlyph title="has a caution" />}
           {!done && <BrokenThreadGlyph title="cannot be worked" />}

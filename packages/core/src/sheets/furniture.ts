@@ -1,6 +1,6 @@
 /** What stands on every page: the heading, and at the foot the check bar and the check square. */
 import type { DrawingItem } from '../drawing/index.ts'
-import { type Area, INK, WALNUT, words } from './flow.ts'
+import { type Area, INK, type MeasureText, WALNUT, words } from './flow.ts'
 
 export type PageSize = 'a4' | 'letter'
 
@@ -30,13 +30,18 @@ export interface PageHeading {
   readonly hand: 'right' | 'left'
 }
 
-export function pageFurniture(size: PageSize, heading: PageHeading): DrawingItem[] {
+export function pageFurniture(size: PageSize, heading: PageHeading, measure: MeasureText): DrawingItem[] {
   const { widthMm, heightMm } = PAGE_SIZES[size]
   const right = widthMm - MARGIN_MM
   const rule = MARGIN_MM + 8.5
+  const room = right - MARGIN_MM
+  const pages = `   ${heading.page} / ${heading.pages}`
+  // Long names give way to one another, and the number of the page to neither.
+  const part = `${cutTo(heading.part, 0.55 * room - measure(pages, 3.3, 'text'), (text) => measure(text, 3.3, 'text'))}${pages}`
+  const name = cutTo(heading.sampler, room - measure(part, 3.3, 'text') - 6, (text) => measure(text, 5.4, 'heading'))
   return [
-    words(heading.sampler, { x: MARGIN_MM, y: MARGIN_MM + 5.5 }, 5.4, 'heading'),
-    words(`${heading.part}   ${heading.page} / ${heading.pages}`, { x: right, y: MARGIN_MM + 5.5 }, 3.3, 'text', WALNUT, 'right'),
+    words(name, { x: MARGIN_MM, y: MARGIN_MM + 5.5 }, 5.4, 'heading'),
+    words(part, { x: right, y: MARGIN_MM + 5.5 }, 3.3, 'text', WALNUT, 'right'),
     {
       kind: 'stroke',
       paths: [
@@ -50,6 +55,15 @@ export function pageFurniture(size: PageSize, heading: PageHeading): DrawingItem
     },
     ...checks(MARGIN_MM, heightMm - MARGIN_MM, right, heading.hand),
   ]
+}
+
+/** As much of the words as has room, with a sign that there is more. */
+function cutTo(text: string, mostMm: number, measure: (text: string) => number): string {
+  if (measure(text) <= mostMm) return text
+  const letters = [...text]
+  let kept = letters.length
+  while (kept > 0 && measure(`${letters.slice(0, kept).join('').trimEnd()}…`) > mostMm) kept -= 1
+  return `${letters.slice(0, kept).join('').trimEnd()}…`
 }
 
 /** Printed at 100 % the bar measures 50 mm and the square one inch, whichever ruler is at hand. */

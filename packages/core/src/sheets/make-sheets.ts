@@ -56,13 +56,17 @@ export function makeSheets(order: SheetOrder): Drawing[] {
       ...layers,
       {
         name: 'page',
-        items: pageFurniture(order.page, {
-          sampler: order.sampler.name,
-          part: index < pattern.length ? `${order.title}: pattern, true size` : order.title,
-          page: index + 1,
-          pages: bodies.length,
-          hand: order.hand,
-        }),
+        items: pageFurniture(
+          order.page,
+          {
+            sampler: order.sampler.name,
+            part: index < pattern.length ? `${order.title}: pattern, true size` : order.title,
+            page: index + 1,
+            pages: bodies.length,
+            hand: order.hand,
+          },
+          order.measure,
+        ),
       },
     ],
   }))

@@ -29,13 +29,15 @@ export function sizeInWords({ lengthMm, apartMm, gapMm, acrossMm, squareMm, high
   return said.filter((one) => one !== null).join(', ')
 }
 
-/** What this thread does in the stitch; shades of one role are told apart by their colour. */
-export function roleWord({ role, thread }: Pick<UsedThread, 'role' | 'thread'>, { threads }: Pick<WorkedExercise, 'threads'>): string {
+/** What this thread does in the stitch: shades of one role are counted, threads that pieces have of their own are named. */
+export function roleWord({ role, thread }: Pick<UsedThread, 'role' | 'thread'>, { threads, assigned }: Pick<WorkedExercise, 'threads' | 'assigned'>): string {
   const alike = threads.filter((one) => one.role === role)
   const word = wordForRole(
     role,
     threads.map((one) => one.role),
   )
-  if (alike.length > 1) return `${role === MAIN_ROLE ? 'shade' : word} ${alike.findIndex((one) => one.thread.id === thread.id) + 1}`
-  return word
+  if (alike.length < 2) return word
+  const own = assigned.threads.find((one) => one.role === role)
+  if (own && own.shades.length > 0) return `${role === MAIN_ROLE ? 'shade' : word} ${alike.findIndex((one) => one.thread.id === thread.id) + 1}`
+  return `${role === MAIN_ROLE && own?.thread.value.id !== thread.id ? 'pieces' : word} in ${thread.colour.name}`
 }
