@@ -59,7 +59,7 @@ export function SignIn() {
             </Form.Item>
           )}
           <Form.Item name="email" label="E-mail address" rules={[{ required: true, message: 'Type your e-mail address.' }]}>
-            <Input type="email" autoComplete="username" maxLength={200} />
+            <Input type="email" autoComplete="username" maxLength={200} autoFocus />
           </Form.Item>
           <Form.Item
             name="password"

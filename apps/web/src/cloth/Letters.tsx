@@ -53,7 +53,7 @@ export function placedLetters(letters: readonly LetterPlace[], toPx: (at: Point)
     const free = places.find((at) =>
       taken.every((other) => Math.abs(other.at.x - at.x) > (other.wide + wide) / 2 + 1 || Math.abs(other.at.y - at.y) > HIGH_PX * 0.8),
     )
-    const at = free ?? (places[0] as Point)
+    const at = free ?? { x: from.x - AWAY_PX, y: from.y }
     taken.push({ at, wide })
     return { ...one, at }
   })

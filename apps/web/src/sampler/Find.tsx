@@ -33,7 +33,7 @@ export function Find({ id, sampler, stages }: Props) {
     },
     { enableOnFormTags: true },
   )
-  const groups = useMemo(() => (open ? entriesOf(sampler, stages) : []), [open, sampler, stages])
+  const entries = useMemo(() => (open ? entriesOf(sampler, stages) : []), [open, sampler, stages])
   const go = (to: string): void => void navigate(`/samplers/${id}/${to}`)
   const choose = (value: string): void => {
     setOpen(false)
@@ -63,7 +63,7 @@ export function Find({ id, sampler, stages }: Props) {
         afterOpenChange={(shown) => shown && field.current?.focus()}
         destroyOnHidden
       >
-        <Select<string, { label: string; options: Entry[] }>
+        <Select<string, Entry>
           ref={field}
           aria-label="An exercise, a stitch by any name, a stage, a command"
           placeholder="An exercise, a stitch by any name, a stage, a command"
@@ -71,9 +71,16 @@ export function Find({ id, sampler, stages }: Props) {
           size="large"
           open={open}
           value={null}
-          showSearch={{ filterOption: (typed, entry) => matches(typed, (entry as unknown as Entry | undefined)?.words ?? '') }}
-          options={groups}
+          showSearch={{ filterOption: (typed, entry) => matches(typed, entry?.words ?? '') }}
+          options={[...entries]}
+          optionRender={(option) => (
+            <span className="find-entry">
+              <span>{option.data.label}</span>
+              <span className="quiet">{option.data.what}</span>
+            </span>
+          )}
           onSelect={choose}
+          onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
           listHeight={400}
           notFoundContent="Nothing is called that."
         />

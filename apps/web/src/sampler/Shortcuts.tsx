@@ -10,6 +10,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['↑ ↓ in the list of exercises', 'the exercise before, after'],
   ['Alt+↑ Alt+↓ there', 'the exercise earlier, later'],
   ['F2 there', 'another name'],
+  ['Shift+T', 'teach the stitch that is shown'],
   ['F', 'turn the cloth over'],
   ['W, G', 'stitches shown or hidden, marks shown or hidden'],
   [', and .', 'pitch of the selected exercise shorter, longer'],
@@ -24,7 +25,7 @@ export function Shortcuts() {
   useHotkeys('shift+slash', () => setShown(true))
   return (
     <>
-      <Button size="small" onClick={() => setShown(true)} aria-label="Keyboard shortcuts" title="Keyboard shortcuts (?)">
+      <Button onClick={() => setShown(true)} aria-label="Keyboard shortcuts" title="Keyboard shortcuts (?)">
         ?
       </Button>
       <Modal open={shown} onCancel={() => setShown(false)} footer={null} title="Keyboard">

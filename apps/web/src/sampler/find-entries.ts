@@ -7,6 +7,8 @@ import type { StageState } from './stage-states.ts'
 export interface Entry {
   readonly value: string
   readonly label: string
+  /** What kind of thing it is, in a word. */
+  readonly what: string
   /** What is looked through: every name of it. */
   readonly words: string
 }
@@ -21,27 +23,29 @@ export function matches(typed: string, words: string): boolean {
     .every((word) => there.some((one) => one.startsWith(word)))
 }
 
-export function entriesOf(sampler: Sampler, stages: readonly StageState[]): { label: string; options: Entry[] }[] {
+/** Exercises first, then stages and commands, then every stitch. */
+export function entriesOf(sampler: Sampler, stages: readonly StageState[]): readonly Entry[] {
   const exercises = teachingOrder(sampler).map((exercise, index): Entry => {
     const stitch = findStitch(exercise.stitch, sampler.stitches)?.name ?? exercise.stitch
     const letter = letterOf(index)
-    return { value: `exercise ${exercise.id}`, label: `${letter}  ${exercise.name}, ${stitch.toLowerCase()}`, words: `${letter} ${exercise.name} ${stitch}` }
+    return {
+      value: `exercise ${exercise.id}`,
+      label: `${letter}  ${exercise.name}, ${stitch.toLowerCase()}`,
+      what: 'exercise',
+      words: `${letter} ${exercise.name} ${stitch}`,
+    }
   })
   const stitches = allStitches(sampler.stitches).map((one): Entry => {
     const also = (one.also ?? []).join(', ')
-    return { value: `stitch ${one.id}`, label: also === '' ? one.name : `${one.name} (${also})`, words: `${one.name} ${also}` }
+    return { value: `stitch ${one.id}`, label: also === '' ? one.name : `${one.name} (${also})`, what: 'stitch', words: `${one.name} ${also}` }
   })
+  const act = (value: string, label: string): Entry => ({ value: `do ${value}`, label, what: 'do', words: label })
   return [
-    { label: 'Exercises', options: exercises },
-    { label: 'Stages', options: stages.map((stage): Entry => ({ value: `stage ${stage.id}`, label: stage.name, words: stage.name })) },
-    {
-      label: 'Do',
-      options: [
-        { value: 'do undo', label: 'Undo', words: 'Undo' },
-        { value: 'do redo', label: 'Redo', words: 'Redo' },
-        { value: 'do shelf', label: 'Back to the shelf', words: 'Back to the shelf' },
-      ],
-    },
-    { label: 'Stitches', options: stitches },
-  ].filter((group) => group.options.length > 0)
+    ...exercises,
+    ...stages.map((stage): Entry => ({ value: `stage ${stage.id}`, label: stage.name, what: 'stage', words: stage.name })),
+    act('undo', 'Undo'),
+    act('redo', 'Redo'),
+    act('shelf', 'Back to the shelf'),
+    ...stitches,
+  ]
 }

@@ -10,6 +10,7 @@ import { allStitches, LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
 import { useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { FileButton } from '../look/FileButton.tsx'
@@ -71,6 +72,7 @@ export function StitchesStage() {
     edit(withStitch(document, newExercise(applyVariant(document, trial.variant), sampler, newIds(), asTried(trial))))
     message.success(`${document.name} is on the cloth.`)
   }
+  useHotkeys('shift+t', () => current && teach(current, FIRST_TRIAL))
   const teachRows = (document: StitchDocument, rows: RowOfRows, { variant }: Trial): void => {
     edit(withStitch(document, newRows(applyVariant(document, variant), sampler, rows, newIds, variant === null ? {} : { variant })))
     message.success(`${rows.values.length} rows of ${document.name.toLowerCase()} are on the cloth.`)

@@ -1,7 +1,6 @@
 /**
- * A sampler for tests: twenty exercises of nearly every kind, for improvers, on linen-cotton in a large round hoop. Three
- * carry a true caution: Ray of sun and Feather of the vane have thread that lies free for a little over a centimetre, the
- * legs of Lightning come out a little uneven.
+ * A sampler for tests: twenty exercises of nearly every kind, for improvers, on linen-cotton in a large round hoop. Two carry
+ * a true caution: Ray of sun and Feather of the vane have thread that lies free for a little over a centimetre.
  */
 import type { ClassDocument } from '@lemmata/core/classes'
 import { type DrawnGuide, type Lesson, newSampler, type Sampler } from '@lemmata/core/sampler'
