@@ -40,10 +40,7 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         advancedChunks: {
-          groups: [
-            { name: 'antd', test: /node_modules[\\/](antd|@ant-design|rc-|@rc-component)/ },
-            { name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler|@reduxjs|react-redux|immer)/ },
-          ],
+          groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler)/ }],
         },
       },
     },

@@ -3,12 +3,10 @@ import './look/look.css'
 import { App as AntApp, ConfigProvider } from 'antd'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router'
 import { THEME } from './look/theme.ts'
 import { fontsReady } from './look/fonts.ts'
 import { router } from './routes.tsx'
-import { store } from './store/index.ts'
 
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
@@ -18,9 +16,7 @@ createRoot(root).render(
   <StrictMode>
     <ConfigProvider theme={THEME}>
       <AntApp>
-        <Provider store={store}>
-          <RouterProvider router={router} />
-        </Provider>
+        <RouterProvider router={router} />
       </AntApp>
     </ConfigProvider>
   </StrictMode>,

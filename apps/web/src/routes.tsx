@@ -1,41 +1,35 @@
-/** Addresses: the shelf, the account, and a sampler's stages. */
+/** Addresses: the door, the shelf, the account, and a sampler's stages. Each is loaded when it is gone to. */
 import { createBrowserRouter, Navigate } from 'react-router'
-import { Account } from './account/Account.tsx'
-import { SignedIn } from './account/SignedIn.tsx'
-import { SignIn } from './account/SignIn.tsx'
-import { BriefStage } from './brief/BriefStage.tsx'
-import { ClothStage } from './cloth/ClothStage.tsx'
 import { PageError } from './sampler/PageError.tsx'
-import { SamplerPage } from './sampler/SamplerPage.tsx'
-import { SheetsStage } from './sheets/SheetsStage.tsx'
-import { Shelf } from './shelf/Shelf.tsx'
-import { StitchesStage } from './stitches/StitchesStage.tsx'
-import { ThreadStage } from './thread/ThreadStage.tsx'
 
 export const router = createBrowserRouter([
-  { path: '/sign-in', element: <SignIn />, errorElement: <PageError /> },
   {
-    element: <SignedIn />,
+    hydrateFallbackElement: <></>,
     errorElement: <PageError />,
     children: [
-      { path: '/', element: <Shelf /> },
-      { path: '/account', element: <Account /> },
+      { path: '/sign-in', lazy: async () => ({ Component: (await import('./account/SignIn.tsx')).SignIn }) },
       {
-        path: '/samplers/:id',
-        element: <SamplerPage />,
-        errorElement: <PageError />,
+        lazy: async () => ({ Component: (await import('./Inside.tsx')).Inside }),
         children: [
-          { index: true, element: <Navigate to="cloth" replace /> },
-          { path: 'brief', element: <BriefStage /> },
-          { path: 'stitches', element: <StitchesStage /> },
-          // The chart library comes with the stage that needs it.
-          { path: 'order', lazy: async () => ({ Component: (await import('./order/OrderStage.tsx')).OrderStage }) },
-          { path: 'cloth', element: <ClothStage /> },
-          { path: 'thread', element: <ThreadStage /> },
-          { path: 'sheets', element: <SheetsStage /> },
+          { path: '/', lazy: async () => ({ Component: (await import('./shelf/Shelf.tsx')).Shelf }) },
+          { path: '/account', lazy: async () => ({ Component: (await import('./account/Account.tsx')).Account }) },
+          {
+            path: '/samplers/:id',
+            lazy: async () => ({ Component: (await import('./sampler/SamplerPage.tsx')).SamplerPage }),
+            errorElement: <PageError />,
+            children: [
+              { index: true, element: <Navigate to="cloth" replace /> },
+              { path: 'brief', lazy: async () => ({ Component: (await import('./brief/BriefStage.tsx')).BriefStage }) },
+              { path: 'stitches', lazy: async () => ({ Component: (await import('./stitches/StitchesStage.tsx')).StitchesStage }) },
+              { path: 'order', lazy: async () => ({ Component: (await import('./order/OrderStage.tsx')).OrderStage }) },
+              { path: 'cloth', lazy: async () => ({ Component: (await import('./cloth/ClothStage.tsx')).ClothStage }) },
+              { path: 'thread', lazy: async () => ({ Component: (await import('./thread/ThreadStage.tsx')).ThreadStage }) },
+              { path: 'sheets', lazy: async () => ({ Component: (await import('./sheets/SheetsStage.tsx')).SheetsStage }) },
+            ],
+          },
+          { path: '*', element: <Navigate to="/" replace /> },
         ],
       },
-      { path: '*', element: <Navigate to="/" replace /> },
     ],
   },
 ])

@@ -3,8 +3,6 @@ import { Alert, Button, Form, Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
-import { serverApi } from '../api/server-api.ts'
-import { useAppDispatch } from '../store/index.ts'
 
 interface Fields {
   readonly email: string
@@ -16,7 +14,6 @@ export function SignIn() {
   const [isNew, setIsNew] = useState(false)
   const [problem, setProblem] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
-  const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const location = useLocation()
   const from = (location.state as { from?: string } | null)?.from ?? '/'
@@ -31,9 +28,11 @@ export function SignIn() {
       // The token of this session first: a page left open over night has an old one.
       await api.session()
       const answer = isNew ? await api.makeAccount({ email, name, password }) : await api.signIn(email, password)
+      // The rest of the application is loaded now, by whoever has come in.
+      const [{ store }, { serverApi }] = await Promise.all([import('../store/index.ts'), import('../api/server-api.ts')])
       // Whatever the last one had is forgotten.
-      dispatch(serverApi.util.resetApiState())
-      await dispatch(serverApi.util.upsertQueryData('session', undefined, answer.teacher))
+      store.dispatch(serverApi.util.resetApiState())
+      await store.dispatch(serverApi.util.upsertQueryData('session', undefined, answer.teacher))
       void navigate(from, { replace: true })
     } catch (error) {
       setProblem(sentenceOf(error))

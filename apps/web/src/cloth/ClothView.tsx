@@ -50,13 +50,31 @@ interface Props {
 /** A drag that goes no further chooses what lies there. */
 const STILL_PX = 4
 
+/** Changes of a gesture come faster than frames: they are taken together, once a frame. */
+function useOncePerFrame(set: (change: (before: View | null) => View | null) => void): (change: (before: View | null) => View | null) => void {
+  const waiting = useRef<((before: View | null) => View | null)[]>([])
+  return useCallback(
+    (change) => {
+      waiting.current.push(change)
+      if (waiting.current.length > 1) return
+      requestAnimationFrame(() => {
+        const changes = waiting.current
+        waiting.current = []
+        set((before) => changes.reduce((now, one) => one(now), before))
+      })
+    },
+    [set],
+  )
+}
+
 export function ClothView(props: Props) {
   const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, onSelect, onSetScale } = props
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
   const { width, height } = useSize(box)
-  const [view, setView] = useState<View | null>(null)
+  const [view, setViewNow] = useState<View | null>(null)
+  const setView = useOncePerFrame(setViewNow)
   const viewRef = useRef<View | null>(null)
   viewRef.current = view
   const { cloth, workingHoop } = sampler
@@ -69,7 +87,7 @@ export function ClothView(props: Props) {
 
   useEffect(() => {
     if (width === 0 || height === 0) return
-    setView((before) => viewFor(wish.kind, before, areas.current, { width, height }, truePxPerMm))
+    setViewNow((before) => viewFor(wish.kind, before, areas.current, { width, height }, truePxPerMm))
     // Only a wish, a new size, another cloth or hoop moves the view; edits of exercises do not.
   }, [wish, width, height, cloth.widthMm, cloth.heightMm, workingHoop, truePxPerMm])
 

@@ -37,6 +37,7 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
     place(canvas, shown.current?.view ?? view, view, width, height, marginX, marginY)
 
     const begin = (): void => {
+      canvas.dataset.painted = 'partly'
       const behind = document.createElement('canvas')
       const context = sized(behind, width + 2 * marginX, height + 2 * marginY)
       if (!context) return
@@ -59,6 +60,7 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
       }
       running.current = null
       shown.current = now.painted
+      canvas.dataset.painted = 'whole'
       place(canvas, now.painted.view, view, width, height, marginX, marginY)
     }
 

@@ -21,6 +21,9 @@ interface Props {
   readonly clothHex: string
 }
 
+/** Each smaller scale is so much smaller. */
+const STEP = 1.25
+
 export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, side = 'front', marks = false, clothHex }: Props) {
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
@@ -31,7 +34,9 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, si
     const context = prepareCanvas(canvas, width, heightPx)
     if (!context) return
     const room = (heightPx - 8) / Math.max(0.1, box.bottom - box.top)
-    const scale = whole ? Math.min(pxPerMm, room) : pxPerMm
+    // In steps, so that a wall of many needs few weaves.
+    const steps = whole ? Math.max(0, Math.ceil(Math.log(pxPerMm / room) / Math.log(STEP))) : 0
+    const scale = pxPerMm / STEP ** steps
     const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
     context.translate(width / 2, heightPx / 2)
     context.scale(scale, scale)

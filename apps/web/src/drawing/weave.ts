@@ -14,7 +14,7 @@ interface Kept {
 }
 
 const tiles = new Map<string, Kept | null>()
-const MOST_TILES = 8
+const MOST_TILES = 16
 /** While one zooms, a tile for nearly this scale serves. */
 const LADDER = 1.12
 

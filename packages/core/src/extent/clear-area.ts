@@ -11,19 +11,28 @@ export function outsideBy(at: Point, { cloth, workingHoop }: Pick<Sampler, 'clot
   return Math.max(offCloth, offHoop)
 }
 
+export interface Reach {
+  readonly reachMm: number
+  readonly piece: WorkedPiece | null
+  readonly at: Point | null
+}
+
+/** Of one exercise on one cloth in one hoop: list, stage, cloth and card ask for the same. */
+const known = new WeakMap<WorkedExercise, { readonly cloth: Sampler['cloth']; readonly hoop: Sampler['workingHoop']; readonly reach: Reach }>()
+
 /** The piece that reaches furthest outside the clear area, and how far; 0 where all lies inside. */
-export function reachOutside(
-  { pieces }: WorkedExercise,
-  around: Pick<Sampler, 'cloth' | 'workingHoop'>,
-): { readonly reachMm: number; readonly piece: WorkedPiece | null; readonly at: Point | null } {
-  let furthest: { reachMm: number; piece: WorkedPiece | null; at: Point | null } = { reachMm: 0, piece: null, at: null }
-  for (const piece of pieces) {
+export function reachOutside(done: WorkedExercise, around: Pick<Sampler, 'cloth' | 'workingHoop'>): Reach {
+  const before = known.get(done)
+  if (before?.cloth === around.cloth && before.hoop === around.workingHoop) return before.reach
+  let reach: Reach = { reachMm: 0, piece: null, at: null }
+  for (const piece of done.pieces) {
     for (const segment of piece.worked.segments) {
       for (const { x, y } of segment.points) {
         const reachMm = outsideBy({ x, y }, around)
-        if (reachMm > furthest.reachMm) furthest = { reachMm, piece, at: { x, y } }
+        if (reachMm > reach.reachMm) reach = { reachMm, piece, at: { x, y } }
       }
     }
   }
-  return furthest
+  known.set(done, { cloth: around.cloth, hoop: around.workingHoop, reach })
+  return reach
 }

@@ -1,0 +1,160 @@
+/**
+ * `npm run bench:page`: the built page in Chromium, on the real server. Frames while one pans and zooms a sampler of sixty
+ * exercises and thirty thousand stitches, beside the frames of an empty page in the same run; how long the first picture and
+ * the wall take; how much a page loads. Quote the ratios.
+ */
+import { gzipSync } from 'node:zlib'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
+import { type Browser, chromium } from '@playwright/test'
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
+
+interface Service {
+  readonly address: string
+  readonly stop: () => Promise<void>
+}
+
+/** Sixty rows of about 500 stitches, inside one piece of cloth. */
+function sixtyRows(): Sampler {
+  const rows = Array.from({ length: 60 }, (_, index) => index)
+  const stitches = ['running-stitch', 'back-stitch', 'stem-stitch', 'split-stitch', 'chain-stitch'] as const
+  return {
+    ...newSampler('Sixty rows'),
+    cloth: { kind: 'linen-cotton', threadsPerCm: 18, thicknessMm: 0.4, colour: { name: 'Linen', hex: '#F1EADB' }, widthMm: 1500, heightMm: 620 },
+    workingHoop: undefined,
+    drawing: { groups: [], guides: rows.map((index) => ({ id: `g${index}`, guide: { kind: 'line', path: wave(12 + 10 * index) } })) },
+    exercises: rows.map(
+      (index): Exercise => ({
+        id: `e${index}`,
+        name: `Row ${index}`,
+        stitch: stitches[index % 5] as string,
+        on: [{ guide: `g${index}` }],
+        parameters: { L: 2.9 },
+      }),
+    ),
+  }
+}
+
+function wave(y: number): string {
+  let path = `M 20 ${y}`
+  for (let x = 20; x < 1480; x += 40) path += ` C ${x + 10} ${y - 3} ${x + 30} ${y + 3} ${x + 40} ${y}`
+  return path
+}
+
+const { startService } = (await import(join(root, 'scripts/lib/service.mjs'))) as { startService: (root: string, options: object) => Promise<Service> }
+const folder = mkdtempSync(join(tmpdir(), 'lemmata-bench-'))
+const service = await startService(root, { folder, port: 0 })
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+try {
+  await measure(browser, service.address)
+} finally {
+  await browser.close()
+  await service.stop()
+  rmSync(folder, { recursive: true, force: true })
+}
+
+async function measure(chrome: Browser, address: string): Promise<void> {
+  const context = await chrome.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  const sizes = new Map<string, number>()
+  page.on('response', (response) => {
+    if (!/\.(js|css|html)$|\/$|\/sign-in$/.test(new URL(response.url()).pathname)) return
+    void response.body().then(
+      (body) => sizes.set(response.url(), gzipSync(body).length),
+      () => undefined,
+    )
+  })
+  const loaded = (): number => Math.round([...sizes.values()].reduce((sum, size) => sum + size, 0) / 1000)
+
+  await page.goto(`${address}/sign-in`)
+  const bare = await time(async () => {
+    await page.goto(`${address}/sign-in`)
+    await page.getByLabel('Password').waitFor()
+  })
+  say('sign-in page, scripts and styles, compressed', `${loaded()} kB`)
+  say('bare themed page', `${bare} ms`)
+
+  await page.getByLabel('E-mail address').fill('demo@lemmata.example')
+  await page.getByLabel('Password').fill('needle and thread')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await page.getByRole('heading', { name: 'Shelf', exact: true }).waitFor()
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'sixty.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sixtyRows())) })
+  const link = page.getByRole('link', { name: 'Sixty rows', exact: true }).first()
+  await link.waitFor()
+  const cloth = `${new URL((await link.getAttribute('href')) ?? '', address).href}`
+
+  sizes.clear()
+  const first = await time(async () => {
+    await page.goto(cloth)
+    await page.getByRole('option').nth(59).waitFor()
+    await page
+      .locator('.stage[aria-current="page"] + .state')
+      .filter({ hasText: /inside|caution/ })
+      .waitFor({ timeout: 120_000 })
+    await page.locator('canvas.painted[data-painted="whole"]').waitFor({ timeout: 120_000 })
+  })
+  say('cloth stage, compressed', `${loaded()} kB`)
+  say('first picture of 60 exercises, whole', `${first} ms, ${(first / bare).toFixed(1)} x the bare page; at most ${Math.round(1.5 * bare + 1500)} ms`)
+
+  // In front, for a page behind another is shown once a second.
+  const other = await context.newPage()
+  const empty = await other.evaluate(frames, 90)
+  await other.close()
+  await page.bringToFront()
+  const view = page.getByTestId('cloth-view')
+  const box = (await view.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  const panning = page.evaluate(frames, 90)
+  await page.mouse.down()
+  for (let step = 0; step < 60; step += 1) await page.mouse.move(x + 60 * Math.sin(step / 6), y + 30 * Math.cos(step / 6))
+  await page.mouse.up()
+  report('pan', await panning, empty)
+  const zooming = page.evaluate(frames, 90)
+  for (let step = 0; step < 60; step += 1) await page.mouse.wheel(0, step < 30 ? -120 : 120)
+  report('zoom', await zooming, empty)
+
+  sizes.clear()
+  await page.goto(cloth.replace('/cloth', '/brief'))
+  const wall = await time(async () => {
+    await page.goto(cloth.replace('/cloth', '/stitches'))
+    await page.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
+  })
+  say('the wall complete, from loading the page', `${wall} ms; at most 2000 ms`)
+  say('stitches stage, compressed', `${loaded()} kB`)
+}
+
+/** So many frames, each as long as it took, ms. Runs in the page. */
+function frames(count: number): Promise<number[]> {
+  const later = (globalThis as unknown as { requestAnimationFrame: (next: (now: number) => void) => void }).requestAnimationFrame
+  return new Promise((resolve) => {
+    const times: number[] = []
+    let before = performance.now()
+    const next = (now: number): void => {
+      times.push(now - before)
+      before = now
+      if (times.length < count) later(next)
+      else resolve(times.slice(1))
+    }
+    later(next)
+  })
+}
+
+function report(what: string, times: readonly number[], empty: readonly number[]): void {
+  const p95 = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.floor(all.length * 0.95)] as number
+  say(`${what}: frames, p95`, `${p95(times).toFixed(1)} ms, ${(p95(times) / p95(empty)).toFixed(2)} x an empty page's ${p95(empty).toFixed(1)} ms; at most 1.3`)
+}
+
+async function time(what: () => Promise<unknown>): Promise<number> {
+  const start = performance.now()
+  await what()
+  return Math.round(performance.now() - start)
+}
+
+function say(what: string, figure: string): void {
+  process.stdout.write(`${what.padEnd(46)} ${figure}\n`)
+}
