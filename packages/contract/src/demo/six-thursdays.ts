@@ -5,6 +5,7 @@
 import type { ClassDocument } from '@lemmata/core/classes'
 import { type Lesson, newSampler, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
 import { writtenClass, writtenSampler } from '../documents/written-short.ts'
+import { addDays, thursdayBefore } from './dates.ts'
 import { cotton, drawingOf, exercisesOf, pearl } from './motif.ts'
 import { BANDS, CENTRE } from './thursday-bands.ts'
 
@@ -73,14 +74,4 @@ export function thursdayClass(): ClassDocument {
     'Thursday evenings',
     LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
   )
-}
-
-function addDays(date: string, days: number): string {
-  return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
-}
-
-/** The Thursday `weeks` weeks before the last one on or before that day. */
-function thursdayBefore(date: string, weeks: number): string {
-  const weekday = new Date(`${date}T00:00:00Z`).getUTCDay()
-  return addDays(date, -((weekday + 3) % 7) - 7 * weeks)
 }

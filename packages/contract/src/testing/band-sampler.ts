@@ -1,7 +1,7 @@
 /** A sampler for tests: eight exercises in bands on calico, for beginners, with dates and a class. */
-import type { ClassDocument } from '@lemmata/core/classes'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { writtenClass, writtenSampler, line, type ShortExercise } from '../documents/written-short.ts'
+import { addDays, thursdayBefore } from '../demo/dates.ts'
+import { line, type ShortExercise, writtenSampler } from '../documents/written-short.ts'
 
 const exercises: readonly ShortExercise[] = [
   {
@@ -138,25 +138,4 @@ export function bandSampler(today: string): Sampler {
       { id: 'l6', title: 'Hail and sun', exercises: ['e6', 'e7'] },
     ],
   })
-}
-
-const LEARNERS = ['Aino', 'Bram', 'Cleo', 'Dunja', 'Eskil', 'Fenna', 'Gaia', 'Henrik', 'Ilse', 'Jorun']
-const LEFT_HANDED = ['Dunja', 'Henrik']
-
-/** Ten people, two of them left-handed. */
-export function bandClass(): ClassDocument {
-  return writtenClass(
-    'Thursday evenings',
-    LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
-  )
-}
-
-function addDays(date: string, days: number): string {
-  return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
-}
-
-/** The Thursday `weeks` weeks before the last one on or before that day. */
-function thursdayBefore(date: string, weeks: number): string {
-  const weekday = new Date(`${date}T00:00:00Z`).getUTCDay()
-  return addDays(date, -((weekday + 3) % 7) - 7 * weeks)
 }
