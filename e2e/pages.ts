@@ -35,10 +35,10 @@ export async function newSampler(page: Page, name: string): Promise<void> {
 }
 
 export const stage = async (page: Page, name: string): Promise<void> => {
-  await page
-    .getByRole('navigation', { name: 'Stages of the work' })
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .click()
+  const link = page.getByRole('navigation', { name: 'Stages of the work' }).getByRole('link', { name: new RegExp(`^${name}`) })
+  await link.click()
+  // What the stage needs is loaded when it is gone to.
+  await expect(link).toHaveAttribute('aria-current', 'page')
 }
 
 export const saved = async (page: Page): Promise<void> => {

@@ -12,15 +12,15 @@ test('opens the demo, changes a pitch, reloads: the change is there', async ({ p
   const card = page.getByTestId('exercise-card')
   await card.getByLabel('Stitch', { exact: true }).fill('3')
   await card.getByLabel('Stitch', { exact: true }).press('Enter')
-  // An oval of 28 by 15.2 mm is 69.36 mm round: 23 stitches of 3.02 mm.
-  await expect(card.getByTestId('fitted-pitch')).toHaveText('3.02 mm')
+  // An oval of 28 by 15.2 mm is 69.36 mm round: 23 stitches of 3.02 mm would cut its ends, 24 of 2.89 mm keep to the line.
+  await expect(card.getByTestId('fitted-pitch')).toHaveText('2.89 mm')
   await saved(page)
   await page.reload()
   await expect(row(page, /First isobar/)).toHaveAttribute('aria-selected', 'true')
-  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).toHaveText('3.02 mm')
+  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).toHaveText('2.89 mm')
   // The way back outlives the page.
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).not.toHaveText('3.02 mm')
+  await expect(page.getByTestId('exercise-card').getByTestId('fitted-pitch')).not.toHaveText('2.89 mm')
   await saved(page)
 })
 

@@ -5,6 +5,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { courseOf, type CourseItem } from '@lemmata/core/order'
 import { type LaidExercise, layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
+import { unpack } from './packed.ts'
 import { runWorker, type RunningWorker } from './protocol.ts'
 import { type Entries, firstGroup, type Laid, staleWork } from './stale-work.ts'
 import type { WorkService } from './work.worker.ts'
@@ -16,7 +17,7 @@ export async function workElsewhere(laid: readonly LaidExercise[], around: Surro
   running ??= runWorker<WorkService>(() => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }), 'Working the stitches')
   const asked = running
   try {
-    return await asked.ask((service) => service.work(laid, around))
+    return unpack(await asked.ask((service) => service.work(laid, around)))
   } catch (thrown) {
     if (running === asked) running = null
     asked.end()

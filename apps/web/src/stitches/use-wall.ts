@@ -4,6 +4,7 @@ import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { useEffect, useState } from 'react'
+import { unpack } from '../compute/packed.ts'
 import { runWorker } from '../compute/protocol.ts'
 import type { WallService } from '../compute/wall.worker.ts'
 
@@ -41,7 +42,7 @@ export function useWall(documents: readonly StitchDocument[], around: Surroundin
       setShown({ results: new Map(results), busy: stale.length > 0, failed: null })
       for (let from = 0; from < stale.length; from += AT_A_TIME) {
         const some = stale.slice(from, from + AT_A_TIME)
-        const worked = await wall.ask((service) => service.swatches(some, around))
+        const worked = unpack(await wall.ask((service) => service.swatches(some, around)))
         if (dropped) return
         for (const [index, document] of some.entries()) results.set(document.id, worked[index] as Result<WorkedExercise>)
         setShown({ results: new Map(results), busy: from + AT_A_TIME < stale.length, failed: null })
