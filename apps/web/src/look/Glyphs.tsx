@@ -56,8 +56,3 @@ export function RedoGlyph() {
     </span>
   )
 }
-
-/** A glass-headed pin. */
-export function PinHead() {
-  return <span className="pin-head" aria-hidden="true" />
-}

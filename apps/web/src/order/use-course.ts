@@ -12,8 +12,7 @@ import {
   type PlanDescription,
 } from '@lemmata/core/order'
 import type { Lesson, Operation, Sampler } from '@lemmata/core/sampler'
-import { useMemo } from 'react'
-import { courseFor, useWorked } from '../compute/use-worked.ts'
+import { courseFor, useWorked, type WorkedInPage } from '../compute/use-worked.ts'
 import { edit } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 
@@ -25,14 +24,22 @@ export interface Course {
   readonly broken: readonly BrokenRule[]
 }
 
+const known = new WeakMap<Sampler, { readonly worked: WorkedInPage; readonly course: Course }>()
+
+/** Reckoned once for what is worked now: list, card, stage and the stages' states share it. */
+export function courseNow(sampler: Sampler, worked: WorkedInPage): Course {
+  const before = known.get(sampler)
+  if (before?.worked === worked) return before.course
+  const course = courseFor(worked)
+  const settings = courseSettings(sampler)
+  const plan = planOf(sampler, course, settings)
+  const made = { course, settings, plan, description: describePlan(course, plan, settings), broken: brokenRules(course, plan, settings) }
+  known.set(sampler, { worked, course: made })
+  return made
+}
+
 export function useCourse(sampler: Sampler): Course {
-  const worked = useWorked()
-  return useMemo(() => {
-    const course = courseFor(worked)
-    const settings = courseSettings(sampler)
-    const plan = planOf(sampler, course, settings)
-    return { course, settings, plan, description: describePlan(course, plan, settings), broken: brokenRules(course, plan, settings) }
-  }, [worked, sampler])
+  return courseNow(sampler, useWorked())
 }
 
 /** The plan as the sampler's lessons, with the titles they have. */

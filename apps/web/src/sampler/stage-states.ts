@@ -2,9 +2,9 @@
 import type { Sampler } from '@lemmata/core/sampler'
 import type { Problem } from '@lemmata/core/base'
 import { outsideProblem, problemsOnCloth } from '@lemmata/core/mend'
-import { brokenRules, courseSettings, describePlan, planOf } from '@lemmata/core/order'
 import { counted } from '@lemmata/core/units'
-import { courseFor, type WorkedInPage } from '../compute/use-worked.ts'
+import type { WorkedInPage } from '../compute/use-worked.ts'
+import { courseNow } from '../order/use-course.ts'
 
 export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
 
@@ -44,11 +44,8 @@ function notKnown(sampler: Sampler, worked: WorkedInPage): string | null {
 }
 
 function orderState(sampler: Sampler, worked: WorkedInPage): StageState {
-  const course = courseFor(worked)
-  const settings = courseSettings(sampler)
-  const plan = planOf(sampler, course, settings)
-  const broken = brokenRules(course, plan, settings)
-  const steep = describePlan(course, plan, settings).steps.filter((step) => step.tooSteep).length
+  const { broken, description } = courseNow(sampler, worked)
+  const steep = description.steps.filter((step) => step.tooSteep).length
   const rules = broken.length > 0 ? counted(broken.length, 'broken rule') : 'no broken rule'
   const words = notKnown(sampler, worked) ?? (steep > 0 ? `${rules}, ${counted(steep, 'steep rise')}` : rules)
   return {

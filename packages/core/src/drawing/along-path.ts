@@ -1,5 +1,5 @@
 /** Paths that a thread is drawn along. mm. */
-import { type Point, subtract, unit } from '../geometry/index.ts'
+import type { Point } from '../geometry/index.ts'
 
 /** Places along a path, so far apart, mm, the first half a step in. */
 export function* every(path: readonly Point[], stepMm: number): Generator<{ at: Point; along: Point }> {
@@ -26,31 +26,6 @@ export function pathLength(path: readonly Point[]): number {
   for (let index = 1; index < path.length; index += 1)
     total += Math.hypot((path[index] as Point).x - (path[index - 1] as Point).x, (path[index] as Point).y - (path[index - 1] as Point).y)
   return total
-}
-
-/** Each end a little longer, so that stretches join without a gap. */
-export function lengthened(path: readonly Point[], byMm: number): readonly Point[] {
-  const first = unit(subtract(path[0] as Point, path[1] ?? (path[0] as Point)))
-  const last = unit(subtract(path[path.length - 1] as Point, path[path.length - 2] ?? (path[path.length - 1] as Point)))
-  if (!first || !last) return path
-  const from = path[0] as Point
-  const to = path[path.length - 1] as Point
-  return [{ x: from.x + first.x * byMm, y: from.y + first.y * byMm }, ...path, { x: to.x + last.x * byMm, y: to.y + last.y * byMm }]
-}
-
-/** The beginning of a path, so many mm of it. */
-export function taken(path: readonly Point[], lengthMm: number): readonly Point[] {
-  const kept: Point[] = [path[0] as Point]
-  let left = lengthMm
-  for (let index = 1; index < path.length && left > 0; index += 1) {
-    const a = path[index - 1] as Point
-    const b = path[index] as Point
-    const size = Math.hypot(b.x - a.x, b.y - a.y)
-    const share = size === 0 ? 1 : Math.min(1, left / size)
-    kept.push({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share })
-    left -= size
-  }
-  return kept
 }
 
 /** Straight from end to end where nobody could tell; a loop or a laid thread keeps its way. */
