@@ -8,7 +8,7 @@ import type { Point } from '@lemmata/core/geometry'
 import { type Guide, type Handle, moveHandle } from '@lemmata/core/guide'
 import { type DrawnGuide, type GuideDrawing, layExercise, type Sampler } from '@lemmata/core/sampler'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { workElsewhere } from '../compute/use-worked.ts'
+import { workElsewhere } from '../compute/workers.ts'
 import { edit } from '../store/index.ts'
 
 export interface Draft {

@@ -4,7 +4,7 @@ import { type Surroundings, surroundingsOf } from '@lemmata/core/assign'
 import { workExercise } from '@lemmata/core/exercise'
 import { applyOperation, layExercises, type Operation, type Sampler } from '@lemmata/core/sampler'
 import { describe, expect, it } from 'vitest'
-import { type Entry, firstGroup, type Laid, staleWork } from './stale-work.ts'
+import { type Entry, type Laid, staleWork } from './stale-work.ts'
 
 const diary = dialSampler()
 const laidOf = (sampler: Sampler): Laid[] => layExercises(sampler).map((laid, index) => ({ exercise: sampler.exercises[index] as Laid['exercise'], laid }))
@@ -14,7 +14,7 @@ const entriesOf = (sampler: Sampler, surroundings: Surroundings): Map<string, En
   new Map(
     laidOf(sampler).map(({ exercise, laid }): [string, Entry] => [
       exercise.id,
-      { laid, around: surroundings, result: laid.ok ? workExercise(laid.value, surroundings) : laid },
+      { laid, around: surroundings, question: 1, result: laid.ok ? workExercise(laid.value, surroundings) : laid },
     ]),
   )
 const entries = entriesOf(diary, around)
@@ -50,14 +50,11 @@ describe('after an edit', () => {
     const lost = laidOf(gone)
     expect(lost.every((one) => !one.laid.ok)).toBe(true)
     const known = new Map(
-      lost.map(({ exercise, laid }): [string, Entry] => [exercise.id, { laid, around, result: laid.ok ? workExercise(laid.value, around) : laid }]),
+      lost.map(({ exercise, laid }): [string, Entry] => [
+        exercise.id,
+        { laid, around, question: 1, result: laid.ok ? workExercise(laid.value, around) : laid },
+      ]),
     )
     expect(staleWork(lost, known, other)).toEqual([])
-  })
-
-  it('eight are asked for at once, in the order in which they stand', () => {
-    const all = laidOf(diary)
-    expect(firstGroup(all).map((one) => one.exercise.id)).toEqual(diary.exercises.slice(0, 8).map((one) => one.id))
-    expect(firstGroup(all.slice(0, 3))).toHaveLength(3)
   })
 })

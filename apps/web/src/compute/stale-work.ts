@@ -7,6 +7,8 @@ import type { Exercise, LaidExercise } from '@lemmata/core/sampler'
 export interface Entry {
   readonly laid: Result<LaidExercise>
   readonly around: Surroundings
+  /** Which question it answers: later ones are larger. */
+  readonly question: number
   readonly result: Result<WorkedExercise>
 }
 
@@ -17,17 +19,10 @@ export interface Laid {
   readonly laid: Result<LaidExercise>
 }
 
-/** So many are asked for at once: on a slow machine the first are seen while the others are still worked. */
-const GROUP = 8
-
 /** What cannot be laid has its answer already. */
 export function staleWork(all: readonly Laid[], entries: Entries, around: Surroundings): readonly Laid[] {
   return all.filter(({ exercise, laid }) => {
     const entry = entries.get(exercise.id)
     return entry?.laid !== laid || (laid.ok && entry.around !== around)
   })
-}
-
-export function firstGroup(stale: readonly Laid[]): readonly Laid[] {
-  return stale.slice(0, GROUP)
 }

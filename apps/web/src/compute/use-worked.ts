@@ -3,27 +3,13 @@ import { type Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { courseOf, type CourseItem } from '@lemmata/core/order'
-import { type LaidExercise, layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
-import { unpack } from './packed.ts'
-import { runWorker, type RunningWorker } from './protocol.ts'
-import { type Entries, firstGroup, type Laid, staleWork } from './stale-work.ts'
-import type { WorkService } from './work.worker.ts'
+import { showTogether } from './shown-together.ts'
+import { type Entries, type Laid, staleWork } from './stale-work.ts'
+import { workExercises } from './workers.ts'
 
-let running: RunningWorker<WorkService> | null = null
-
-/** Worked elsewhere; after a failure the next call begins a new worker. */
-export async function workElsewhere(laid: readonly LaidExercise[], around: Surroundings): Promise<Result<WorkedExercise>[]> {
-  running ??= runWorker<WorkService>(() => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }), 'Working the stitches')
-  const asked = running
-  try {
-    return unpack(await asked.ask((service) => service.work(laid, around)))
-  } catch (thrown) {
-    if (running === asked) running = null
-    asked.end()
-    throw thrown
-  }
-}
+const FEW = 8
 
 export interface WorkedInPage {
   /** By exercise id; the last known result while a newer one is being worked. */
@@ -51,38 +37,60 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
   const [entries, setEntries] = useState<Entries>(new Map())
   const [complete, setComplete] = useState(false)
   const [failed, setFailed] = useState<string | null>(null)
-  const latest = useRef(0)
+  const known = useRef<Entries>(entries)
+  const asked = useRef(0)
   const stale = useMemo(() => staleWork(all, entries, around), [all, around, entries])
 
   useEffect(() => {
-    if (stale.length === 0) return
-    latest.current += 1
-    const asked = latest.current
-    let dropped = false
-    // What comes back leaves the next group stale.
-    const group = firstGroup(stale)
-    const workable = group.flatMap(({ laid }) => (laid.ok ? [laid.value] : []))
-    void workElsewhere(workable, around).then(
-      (results) => {
-        // A newer question has been asked meanwhile: its answer will come.
-        if (dropped || asked !== latest.current) return
-        const answers = [...results]
-        setFailed(null)
-        setEntries((before) => {
-          const next = new Map(before)
-          for (const { exercise, laid } of group) next.set(exercise.id, { laid, around, result: laid.ok ? (answers.shift() as Result<WorkedExercise>) : laid })
-          return next
-        })
-        if (group.length === stale.length) setComplete(true)
+    const wanted = staleWork(all, known.current, around)
+    if (wanted.length === 0) {
+      setComplete(true)
+      return
+    }
+    asked.current += 1
+    const question = asked.current
+    const together = showTogether(() => {
+      setEntries(known.current)
+      setFailed(null)
+    })
+    const keep = (group: readonly Laid[], results: readonly Result<WorkedExercise>[]): void => {
+      const next = new Map(known.current)
+      group.forEach(({ exercise, laid }, index) => {
+        // Two workers: what was asked later may be there sooner.
+        if ((next.get(exercise.id)?.question ?? 0) <= question)
+          next.set(exercise.id, { laid, around, question, result: results[index] as Result<WorkedExercise> })
+      })
+      known.current = next
+    }
+    const lost = wanted.filter(({ laid }) => !laid.ok)
+    keep(
+      lost,
+      lost.map(({ laid }) => laid as Result<never>),
+    )
+    const workable = wanted.flatMap(({ exercise, laid }) => (laid.ok ? [{ exercise, result: laid, laid: laid.value }] : []))
+    // A few are an edit, that someone waits for; many are a sampler that is opened.
+    const job = workExercises(workable, around, workable.length > FEW ? 2 : 0, (group, results) => {
+      keep(
+        group.map(({ exercise, result }) => ({ exercise, laid: result })),
+        results,
+      )
+      together.soon()
+    })
+    job.ended.then(
+      () => {
+        if (question !== asked.current) return
+        together.now()
+        setComplete(true)
       },
       (thrown: unknown) => {
-        if (!dropped) setFailed(thrown instanceof Error ? thrown.message : 'The stitches could not be worked.')
+        if (question === asked.current) setFailed(thrown instanceof Error ? thrown.message : 'The stitches could not be worked.')
       },
     )
     return () => {
-      dropped = true
+      together.drop()
+      job.drop()
     }
-  }, [stale, around])
+  }, [all, around])
 
   return useMemo(() => {
     const results = new Map<string, Result<WorkedExercise>>()

@@ -5,7 +5,7 @@ import { layExercises } from '@lemmata/core/sampler'
 import { useEffect, useRef, useState } from 'react'
 import { api } from '../api/client.ts'
 import { paintScene } from '../cloth/scene.ts'
-import { workElsewhere } from '../compute/use-worked.ts'
+import { workElsewhere } from '../compute/workers.ts'
 import { prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
 

@@ -9,7 +9,7 @@ import { letterOf } from '@lemmata/core/sheets'
 import { allStitches, LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
@@ -41,10 +41,16 @@ export function StitchesStage() {
   const own = useOwnStitches()
   const [address, setAddress] = useSearchParams()
   const chosen = address.get('stitch')
-  const setChosen = (id: string | null): void => setAddress(id === null ? {} : { stitch: id }, { replace: true })
+  const setChosen = useCallback((id: string | null): void => setAddress(id === null ? {} : { stitch: id }, { replace: true }), [setAddress])
+  const choose = useCallback((document: StitchDocument): void => setChosen(document.id), [setChosen])
   const [filter, setFilter] = useState<WallFilter>(NO_FILTER)
   const [side, setSide] = useState<'front' | 'back'>('front')
   const [compared, setCompared] = useState<readonly string[]>([])
+  const compare = useCallback(
+    ({ id }: StitchDocument): void =>
+      setCompared((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id].slice(-MOST_COMPARED))),
+    [],
+  )
   const [writing, setWriting] = useState<StitchDocument | null>(null)
   const documents = useMemo(() => {
     const inSampler = sampler.stitches
@@ -168,20 +174,16 @@ export function StitchesStage() {
               <Swatch
                 key={document.id}
                 document={document}
-                wall={wall}
+                result={wall.results.get(document.id)}
                 side={side}
                 clothHex={sampler.cloth.colour.hex}
                 letters={letters.get(document.id) ?? ''}
                 own={!LIBRARY.includes(document)}
                 isStop={stop}
                 pressed={current?.id === document.id}
-                onChoose={() => setChosen(document.id)}
+                onChoose={choose}
                 isCompared={compared.includes(document.id)}
-                onCompare={() =>
-                  setCompared((before) =>
-                    before.includes(document.id) ? before.filter((one) => one !== document.id) : [...before, document.id].slice(-MOST_COMPARED),
-                  )
-                }
+                onCompare={compare}
               />
             )}
           </WallGrid>

@@ -3,31 +3,33 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { Button } from 'antd'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { Slope } from '../look/Glyphs.tsx'
-import type { Wall } from './use-wall.ts'
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { memo } from 'react'
 
 const SWATCH_PX_PER_MM = 7.6
 
 interface SwatchProps {
   readonly document: StitchDocument
-  readonly wall: Wall
+  /** Undefined while it is being worked. */
+  readonly result: Result<WorkedExercise> | undefined
   readonly side: 'front' | 'back'
   readonly clothHex: string
   readonly letters: string
   readonly own: boolean
   readonly isStop: boolean
   readonly pressed: boolean
-  readonly onChoose: () => void
+  readonly onChoose: (document: StitchDocument) => void
   readonly isCompared: boolean
-  readonly onCompare: () => void
+  readonly onCompare: (document: StitchDocument) => void
 }
 
 const TILE_PX = 62
 
-export function Swatch({ document, wall, side, clothHex, letters, own, isStop, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
-  const result = wall.results.get(document.id)
+export const Swatch = memo(function Swatch({ document, result, side, clothHex, letters, own, isStop, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
   return (
     <div className="swatch-box">
-      <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={onChoose}>
+      <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={() => onChoose(document)}>
         {result?.ok ? (
           <ThreadCanvas
             done={result.value}
@@ -61,7 +63,7 @@ export function Swatch({ document, wall, side, clothHex, letters, own, isStop, p
         className="compare-button"
         tabIndex={isStop ? 0 : -1}
         aria-pressed={isCompared}
-        onClick={onCompare}
+        onClick={() => onCompare(document)}
         aria-label={`Lay ${document.name} beside others`}
         title="Lay beside"
       >
@@ -69,4 +71,4 @@ export function Swatch({ document, wall, side, clothHex, letters, own, isStop, p
       </Button>
     </div>
   )
-}
+})

@@ -1,17 +1,11 @@
-/** The wall's swatches, worked a few at a time in their own worker: the first are there while the last are worked. */
+/** The wall's swatches, worked a few at a time: the first are there while the last are worked. */
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { useEffect, useState } from 'react'
-import { unpack } from '../compute/packed.ts'
-import { runWorker } from '../compute/protocol.ts'
-import type { WallService } from '../compute/wall.worker.ts'
-
-const wall = runWorker<WallService>(() => new Worker(new URL('../compute/wall.worker.ts', import.meta.url), { type: 'module' }), 'Working the library')
-
-/** Swatches asked for at a time: the wall shows its first row at once. */
-const AT_A_TIME = 6
+import { showTogether } from '../compute/shown-together.ts'
+import { workSwatches } from '../compute/workers.ts'
 
 export interface Wall {
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
@@ -38,27 +32,37 @@ export function useWall(documents: readonly StitchDocument[], around: Surroundin
       if (known) results.set(document.id, known)
       return !known
     })
-    const run = async (): Promise<void> => {
-      setShown({ results: new Map(results), busy: stale.length > 0, failed: null })
-      for (let from = 0; from < stale.length; from += AT_A_TIME) {
-        const some = stale.slice(from, from + AT_A_TIME)
-        const worked = unpack(await wall.ask((service) => service.swatches(some, around)))
-        if (dropped) return
-        for (const [index, document] of some.entries()) results.set(document.id, worked[index] as Result<WorkedExercise>)
-        setShown({ results: new Map(results), busy: from + AT_A_TIME < stale.length, failed: null })
-      }
-      remembered = { around, documents, results }
-    }
-    run().catch((thrown: unknown) => {
-      if (!dropped) setShown({ results: new Map(results), busy: false, failed: thrown instanceof Error ? thrown.message : 'The library could not be worked.' })
+    // Kept as it grows: whatever changes beside it, what was worked is not worked again.
+    remembered = { around, documents, results }
+    const together = showTogether(() => setShown({ results: new Map(results), busy: true, failed: null }))
+    const job = workSwatches(stale, around, (group, worked) => {
+      group.forEach((document, index) => results.set(document.id, worked[index] as Result<WorkedExercise>))
+      together.soon()
     })
+    job.ended.then(
+      () => {
+        if (dropped) return
+        together.drop()
+        setShown({ results, busy: false, failed: null })
+      },
+      (thrown: unknown) => {
+        if (!dropped)
+          setShown({ results: new Map(results), busy: false, failed: thrown instanceof Error ? thrown.message : 'The library could not be worked.' })
+      },
+    )
     return () => {
       dropped = true
+      together.drop()
+      job.drop()
     }
   }, [documents, around])
   return shown
 }
 
 function isSame(a: Surroundings, b: Surroundings): boolean {
-  return a === b || (a.cloth === b.cloth && a.threads === b.threads && a.stitches === b.stitches && JSON.stringify(a.brief) === JSON.stringify(b.brief))
+  return a === b || (a.cloth === b.cloth && a.threads === b.threads && isAlike(a.stitches, b.stitches) && JSON.stringify(a.brief) === JSON.stringify(b.brief))
+}
+
+function isAlike(a: readonly unknown[], b: readonly unknown[]): boolean {
+  return a.length === b.length && a.every((one, index) => one === b[index])
 }

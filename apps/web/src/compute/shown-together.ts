@@ -1,0 +1,33 @@
+/** What comes in quick succession is shown together: the first at once, the rest a few times a second, the last at once. */
+
+/** Longer than a picture takes to be painted anew. */
+const TOGETHER_MS = 350
+
+export interface ShownTogether {
+  /** Something new is there. */
+  readonly soon: () => void
+  /** Shown now, and what was to be shown later with it. */
+  readonly now: () => void
+  readonly drop: () => void
+}
+
+export function showTogether(show: () => void): ShownTogether {
+  let timer: ReturnType<typeof setTimeout> | null = null
+  let before = -Infinity
+  const drop = (): void => {
+    if (timer !== null) clearTimeout(timer)
+    timer = null
+  }
+  const now = (): void => {
+    drop()
+    before = performance.now()
+    show()
+  }
+  const soon = (): void => {
+    if (timer !== null) return
+    const rest = before + TOGETHER_MS - performance.now()
+    if (rest <= 0) now()
+    else timer = setTimeout(now, rest)
+  }
+  return { soon, now, drop }
+}

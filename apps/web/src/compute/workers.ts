@@ -1,0 +1,61 @@
+/** The page's workers for stitches. Everything that is worked off the page's thread is asked of them. */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { StitchDocument } from '@lemmata/core/notation'
+import type { LaidExercise } from '@lemmata/core/sampler'
+import { type Job, makeCrew, type Urgency } from './crew.ts'
+import { unpack } from './packed.ts'
+import { runWorker } from './protocol.ts'
+import type { WorkService } from './work.worker.ts'
+
+/** The page keeps half of a small machine and most of a large one's is left to others. */
+const WORKERS = Math.min(4, Math.max(2, Math.floor((typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency) / 2)))
+
+const crew = makeCrew(
+  () => runWorker<WorkService>(() => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }), 'Working the stitches'),
+  WORKERS,
+)
+
+type Results = readonly Result<WorkedExercise>[]
+
+/** Exercises asked for at once: on a slow machine the first are seen while the others are still worked. */
+const EXERCISES = 4
+const SWATCHES = 5
+
+export function workExercises<One extends { readonly laid: LaidExercise }>(
+  all: readonly One[],
+  around: Surroundings,
+  urgency: Urgency,
+  onGroup: (group: readonly One[], results: Results) => void,
+): Job {
+  return crew.inGroups(
+    all,
+    EXERCISES,
+    urgency,
+    async (service, group) =>
+      unpack(
+        await service.work(
+          group.map((one) => one.laid),
+          around,
+        ),
+      ) as Results,
+    onGroup,
+  )
+}
+
+export function workSwatches(all: readonly StitchDocument[], around: Surroundings, onGroup: (group: readonly StitchDocument[], results: Results) => void): Job {
+  return crew.inGroups(all, SWATCHES, 1, async (service, group) => unpack(await service.swatches(group, around)) as Results, onGroup)
+}
+
+/** Worked at once, before anything that waits. */
+export async function workElsewhere(laid: readonly LaidExercise[], around: Surroundings): Promise<Result<WorkedExercise>[]> {
+  const results = new Map<LaidExercise, Result<WorkedExercise>>()
+  await workExercises(
+    laid.map((one) => ({ laid: one })),
+    around,
+    0,
+    (group, answers) => group.forEach((one, index) => results.set(one.laid, answers[index] as Result<WorkedExercise>)),
+  ).ended
+  return laid.map((one) => results.get(one) as Result<WorkedExercise>)
+}
