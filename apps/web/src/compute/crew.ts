@@ -15,6 +15,8 @@ export interface Job {
 }
 
 export interface Crew<Service> {
+  /** Begins the workers, so that they are there when something is asked of them. */
+  readonly ready: () => void
   /** `onGroup` hears of groups as they are ready, which is not always in their order. */
   readonly inGroups: <One, Answer>(
     all: readonly One[],
@@ -65,6 +67,9 @@ export function makeCrew<Service>(make: () => RunningWorker<Service>, size: numb
   }
 
   return {
+    ready: () => {
+      for (const place of places) place.worker ??= make()
+    },
     inGroups: (all, groupSize, urgency, ask, onGroup) => {
       const job = {}
       const groups = Array.from({ length: Math.ceil(all.length / groupSize) }, (_, index) => all.slice(index * groupSize, (index + 1) * groupSize))

@@ -17,6 +17,9 @@ const crew = makeCrew(
   WORKERS,
 )
 
+/** While a sampler is still on its way. */
+export const readyWorkers = (): void => crew.ready()
+
 type Results = readonly Result<WorkedExercise>[]
 
 /** Exercises asked for at once: on a slow machine the first are seen while the others are still worked. */

@@ -29,18 +29,13 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, si
   const { width } = useSize(ref)
   useEffect(() => {
     const canvas = ref.current
-    const box = boxOfExercise(done)
-    if (!canvas || width === 0 || !box) return
+    if (!canvas || width === 0 || !boxOfExercise(done)) return
     const context = prepareCanvas(canvas, width, heightPx)
     if (!context) return
-    const room = (heightPx - 8) / Math.max(0.1, box.bottom - box.top)
-    // In steps, so that a wall of many needs few weaves.
-    const steps = whole ? Math.max(0, Math.ceil(Math.log(pxPerMm / room) / Math.log(STEP))) : 0
-    const scale = pxPerMm / STEP ** steps
-    const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
-    context.translate(width / 2, heightPx / 2)
+    const { scale, x, y } = swatchView(done, width, heightPx, pxPerMm, whole)
+    const middle = { x: (width / 2 - x) / scale, y: (heightPx / 2 - y) / scale }
+    context.translate(x, y)
     context.scale(scale, scale)
-    context.translate(-middle.x, -middle.y)
     const half = { x: width / scale / 2, y: heightPx / scale / 2 }
     const within = { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y }
     paintWeave(context, within, side === 'front' ? clothHex : backOf(clothHex), clothPitch(done.assigned.cloth), scale)
@@ -50,4 +45,20 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, si
     paintItems(context, drawExerciseThread(done, { side, detail, pixelsPerMm: pixels, within, cloth: clothHex }, middle.x))
   }, [done, width, heightPx, pxPerMm, whole, side, marks, clothHex])
   return <canvas ref={ref} role="img" aria-label={label} style={{ height: heightPx, width: '100%' }} />
+}
+
+/** Where such a picture has the cloth's millimetres: x pixels = x + scale * x mm. Its middle is the exercise's. */
+export function swatchView(
+  done: WorkedExercise,
+  width: number,
+  heightPx: number,
+  pxPerMm: number,
+  whole: boolean,
+): { readonly scale: number; readonly x: number; readonly y: number } {
+  const box = boxOfExercise(done) ?? { left: 0, right: 0, top: 0, bottom: 0 }
+  const room = (heightPx - 8) / Math.max(0.1, box.bottom - box.top)
+  // In steps, so that a wall of many needs few weaves.
+  const steps = whole ? Math.max(0, Math.ceil(Math.log(pxPerMm / room) / Math.log(STEP))) : 0
+  const scale = pxPerMm / STEP ** steps
+  return { scale, x: width / 2 - (scale * (box.left + box.right)) / 2, y: heightPx / 2 - (scale * (box.top + box.bottom)) / 2 }
 }

@@ -6,6 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
+import { readyWorkers } from '../compute/workers.ts'
 import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
 import { heldSampler, holdSampler } from '../store/held.ts'
 import { unsentOf } from '../store/unsent.ts'
@@ -32,6 +33,7 @@ export function SamplerPage() {
   useEffect(() => {
     let dropped = false
     setFailed(null)
+    readyWorkers()
     Promise.all([api.sampler(id), unsentOf<Operation>(samplerKey(id))]).then(
       ([answer, pending]) => {
         if (dropped) return

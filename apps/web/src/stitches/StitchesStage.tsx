@@ -30,7 +30,7 @@ import { Swatch } from './Swatch.tsx'
 import { useWall } from './use-wall.ts'
 import { familiesOf, WallGrid } from './WallGrid.tsx'
 import { WallFilters } from './WallFilters.tsx'
-import { WriteStitch } from './WriteStitch.tsx'
+import { WriteStitch } from './write/WriteStitch.tsx'
 
 const MOST_COMPARED = 3
 

@@ -1,15 +1,15 @@
 // @vitest-environment jsdom
-/** Writing a stitch in the table: what is typed is worked at once, what is wrong is said and marked, nothing half-typed is lost. */
+/** Writing a stitch with formulas: what is typed is worked at once, what is wrong is said and marked, nothing half-typed is lost. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { newSampler } from '@lemmata/core/sampler'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { choose } from '../testing/page.tsx'
+import { choose } from '../../testing/page.tsx'
 import { WriteStitch } from './WriteStitch.tsx'
 import { Provider } from 'react-redux'
-import { store } from '../store/index.ts'
+import { store } from '../../store/index.ts'
 
 afterEach(cleanup)
 
@@ -29,6 +29,7 @@ function open(id = 'back-stitch') {
       />
     </Provider>,
   )
+  fireEvent.click(screen.getByText('With formulas'))
   return kept
 }
 const type = (label: string, text: string): void => void fireEvent.change(screen.getByLabelText(label), { target: { value: text } })
@@ -160,7 +161,7 @@ describe('as a file', () => {
     fireEvent.change(file, { target: { value: JSON.stringify({ ...given, name: 'Hail', id: 'hail' }) } })
     keep()
     expect(kept.map((one) => one.id)).toEqual(['hail'])
-    fireEvent.click(screen.getByText('Table of moves'))
+    fireEvent.click(screen.getByText('With formulas'))
     expect(screen.getByLabelText<HTMLInputElement>('Name of the stitch').value).toBe('Hail')
   })
 })

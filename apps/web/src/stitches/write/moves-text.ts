@@ -96,11 +96,11 @@ function readValue(text: string): number | string {
   return text !== '' && Number.isFinite(Number(text)) ? Number(text) : text
 }
 
-/** Everything but the place and the label: `loose`, `round inside`, `when last`. */
-export function restText(move: Move): string {
+/** Everything but the place and the label, or `only` these fields of it: `loose`, `round inside`, `when last`. */
+export function restText(move: Move, only?: readonly string[]): string {
   const kind = kindOf(move)
   return Object.entries(move)
-    .filter(([key]) => key !== kind && key !== 'as')
+    .filter(([key]) => key !== kind && key !== 'as' && (only?.includes(key) ?? true))
     .map(([key, value]) => (value === true ? key : `${key} ${typeof value === 'string' || typeof value === 'number' ? String(value) : JSON.stringify(value)}`))
     .join('; ')
 }
