@@ -1,5 +1,5 @@
 /** What is known and chosen about the exercise that is held: first what is wrong, then what this stage is about. */
-import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
+import { mendFor, problemsOnCloth, setAsideOnCloth } from '@lemmata/core/mend'
 import type { Problem, Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
@@ -51,7 +51,12 @@ export function ExerciseCard({ sampler, exercise, letter, result, course, stage 
       fact: orderFact(done, exercise, course),
       children: <OrderGroup sampler={sampler} exercise={exercise} done={done} course={course} />,
     },
-    { key: 'notes', label: 'Notes', fact: notesFact(exercise), children: <NotesGroup sampler={sampler} exercise={exercise} done={done} /> },
+    {
+      key: 'notes',
+      label: 'Notes',
+      fact: notesFact(exercise, done ? setAsideOnCloth(done, sampler).length : 0),
+      children: <NotesGroup sampler={sampler} exercise={exercise} done={done} />,
+    },
   ]
   return (
     <aside className="card" aria-label={`Card of ${exercise.name}`} data-testid="exercise-card" onKeyDown={onKey}>
@@ -100,7 +105,12 @@ function Problems({ sampler, exercise, result, stage }: Pick<Props, 'sampler' | 
   return (
     <div className={sorted[0]?.severity === 'error' ? 'card-problems error' : 'card-problems'}>
       {shown.map((problem) => (
-        <ProblemLine key={problem.code + problem.path.join()} problem={problem} mend={mendFor(problem, exercise, done, sampler)} />
+        <ProblemLine
+          key={problem.code + problem.path.join()}
+          problem={problem}
+          mend={mendFor(problem, exercise, done, sampler)}
+          onLeave={() => leave(exercise, problem.code)}
+        />
       ))}
       {problems.length > 1 && (
         <Button type="link" size="small" onClick={() => setAll(!all)}>
@@ -109,6 +119,10 @@ function Problems({ sampler, exercise, result, stage }: Pick<Props, 'sampler' | 
       )}
     </div>
   )
+}
+
+function leave(exercise: Exercise, code: string): void {
+  edit({ kind: 'change-exercise', id: exercise.id, set: { setAside: [...(exercise.setAside ?? []), code] } })
 }
 
 const isAbout = (problem: Problem, stage: string): boolean => problem.code.startsWith('assign.') === (stage === 'thread')
@@ -136,8 +150,12 @@ function orderFact(done: WorkedExercise | null, exercise: Exercise, { plan }: Co
   return done ? `difficulty ${Math.round(done.difficulty.score)}${where}` : ''
 }
 
-function notesFact({ trials = [], substitutes = [] }: Exercise): string {
-  const said = [trials.length > 0 ? counted(trials.length, 'trial') : '', substitutes.length > 0 ? `${substitutes.length} also allowed` : '']
+function notesFact({ trials = [], substitutes = [] }: Exercise, aside: number): string {
+  const said = [
+    aside > 0 ? `${aside} set aside` : '',
+    trials.length > 0 ? counted(trials.length, 'trial') : '',
+    substitutes.length > 0 ? `${substitutes.length} also allowed` : '',
+  ]
   return said.filter((one) => one !== '').join(', ') || 'none'
 }
 

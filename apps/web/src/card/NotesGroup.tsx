@@ -5,7 +5,8 @@ import { nameOfStitch, possibleSubstitutes, type WorkedExercise, workSubstitutes
 import { nameNeedle } from '@lemmata/core/materials'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
-import { Select } from 'antd'
+import { setAsideOnCloth } from '@lemmata/core/mend'
+import { Button, Select } from 'antd'
 import { useMemo } from 'react'
 import { Field, TextField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
@@ -42,7 +43,31 @@ export function NotesGroup({ sampler, exercise, done }: Props) {
         )}
       </Field>
       {done && <Substitutes sampler={sampler} done={done} />}
+      {done && <SetAside sampler={sampler} exercise={exercise} done={done} />}
       {done && <Trials exercise={exercise} setting={settingInWords(done, sampler)} />}
+    </div>
+  )
+}
+
+/** Cautions that were left as they are, each with the way back. */
+function SetAside({ sampler, exercise, done }: Props & { done: WorkedExercise }) {
+  const problems = setAsideOnCloth(done, sampler)
+  if (problems.length === 0) return null
+  const putBack = (code: string): void => {
+    const rest = exercise.setAside?.filter((one) => one !== code) ?? []
+    edit({ kind: 'change-exercise', id: exercise.id, ...(rest.length > 0 ? { set: { setAside: rest } } : { set: {}, clear: ['setAside'] }) })
+  }
+  return (
+    <div className="set-aside">
+      <b>Set aside</b>
+      {problems.map((problem) => (
+        <p key={problem.code + problem.path.join()} className="why">
+          {problemInWords(problem, sampler.units)}{' '}
+          <Button size="small" type="text" onClick={() => putBack(problem.code)}>
+            Put back
+          </Button>
+        </p>
+      ))}
     </div>
   )
 }

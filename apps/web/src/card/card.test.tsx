@@ -38,6 +38,28 @@ const withNotes = (sampler: Sampler = LINE) => {
 }
 afterEach(closePage)
 
+describe('a caution', () => {
+  const SAGS = /^Stitch comes to 5\.88 mm; over 4 mm a stitch of this weight sags/
+  it('that is left goes from card to notes, and is put back from there', () => {
+    const page = open(withExercise({ parameters: { L: 6 } }))
+    expect(screen.getByText(SAGS)).toBeTruthy()
+    fireEvent.click(screen.getByText('Leave it'))
+    expect(page.document().exercises[0]?.setAside).toEqual(['exercise.long'])
+    expect(screen.getByText('Everything suits. Nothing to mend.')).toBeTruthy()
+    unfold('Notes')
+    expect(screen.getByText(SAGS)).toBeTruthy()
+    fireEvent.click(screen.getByText('Put back'))
+    expect(page.document().exercises[0]).not.toHaveProperty('setAside')
+    expect(screen.getByText('Leave it')).toBeTruthy()
+  })
+
+  it('what cannot be worked is never set aside', () => {
+    open(withExercise({ stitch: 'satin-stitch' }))
+    expect(document.querySelector('.card-problems.error')).toBeTruthy()
+    expect(screen.queryByText('Leave it')).toBeNull()
+  })
+})
+
 describe('lengths', () => {
   it('asked and fitted stand side by side: 100 mm at 3 mm are 33 stitches of 3.03 mm', () => {
     open()

@@ -1,7 +1,16 @@
 /** Seeks orders and fills gaps off the page's thread; a search is ended by ending its worker. */
 import type { Surroundings } from '@lemmata/core/assign'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
-import { type CourseItem, type CourseSettings, findOrder, type OrderAnswer, type OrderProgress } from '@lemmata/core/order'
+import {
+  type CourseItem,
+  type CoursePlan,
+  type CourseSettings,
+  findOrder,
+  gainsOf,
+  type OrderAnswer,
+  type OrderGain,
+  type OrderProgress,
+} from '@lemmata/core/order'
 import { type Easing, fillGap, type Gap, type GapFilling, waysToEase } from '@lemmata/core/plan'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import { allStitches } from '@lemmata/core/stitches'
@@ -22,6 +31,9 @@ const service = {
       }
       return true
     })
+  },
+  gains(course: readonly CourseItem[], plan: CoursePlan, settings: CourseSettings): readonly OrderGain[] {
+    return gainsOf(course, plan, settings)
   },
   ease(laid: LaidExercise, around: Surroundings): readonly Easing[] {
     const done = workExercise(laid, around)

@@ -1,10 +1,18 @@
 /** Our own signs: a knot for a caution, a broken thread for an error, a slope for difficulty. */
 import { DYES } from './theme.ts'
 
-export function KnotGlyph({ title }: { title?: string }) {
+/** `aside`: the caution was read and left as it is: a knot in outline. */
+export function KnotGlyph({ title, aside = false }: { title?: string; aside?: boolean }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" role={title ? 'img' : undefined} aria-label={title} aria-hidden={title ? undefined : true}>
-      <path d="M1 11 C4 11 4 5 8 5 S12 9 9.5 10.5 S4.5 9 7 6.5 S12 8 15 5" fill="none" stroke={DYES.weld} strokeWidth="1.8" strokeLinecap="round" />
+      <path
+        d="M1 11 C4 11 4 5 8 5 S12 9 9.5 10.5 S4.5 9 7 6.5 S12 8 15 5"
+        fill="none"
+        stroke={aside ? DYES.walnut : DYES.weld}
+        strokeWidth={aside ? 3.2 : 1.8}
+        strokeLinecap="round"
+      />
+      {aside && <path d="M1 11 C4 11 4 5 8 5 S12 9 9.5 10.5 S4.5 9 7 6.5 S12 8 15 5" fill="none" stroke={DYES.paper} strokeWidth="1.6" strokeLinecap="round" />}
     </svg>
   )
 }

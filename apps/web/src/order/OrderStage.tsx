@@ -1,6 +1,7 @@
 /** The ramp from first line to last knot: seen, ordered by hand in the spine or by Lemmata here, with every reason. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { levelInWords } from '@lemmata/core/plan'
+import { type CoursePlan, describePlan, refreshPlan } from '@lemmata/core/order'
 import { letterOf } from '@lemmata/core/sheets'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { Button, Segmented } from 'antd'
@@ -32,9 +33,11 @@ export function OrderStage() {
   const selected = useAppSelector((state) => state.sampler.selected)
   const dispatch = useAppDispatch()
   const [below, setBelow] = useState<Below>('find')
+  const [beside, setBeside] = useState<CoursePlan | null>(null)
   const [by, setBy] = useState<RampBy>('exercises')
   const worked = useMemo(() => new Map(done.map((one): [string, WorkedExercise] => [one.exercise.id, one])), [done])
   const letters = useMemo(() => new Map(teachingOrder(sampler).map((one, index) => [one.id as string, letterOf(index)] as const)), [sampler])
+  const there = useMemo(() => beside && describePlan(course.course, refreshPlan(beside, course.course), course.settings), [beside, course])
   if (sampler.exercises.length === 0)
     return (
       <div className="stage-frame">
@@ -71,16 +74,27 @@ export function OrderStage() {
         selected={selected}
         onSelect={(id) => dispatch(exerciseSelected(id))}
       />
+      {there && (
+        <>
+          <p className="ramp-title">
+            The other order, beside yours
+            <Button size="small" type="text" onClick={() => setBeside(null)}>
+              Lay it away
+            </Button>
+          </p>
+          <RampChart by={by} description={there} worked={worked} letters={letters} selected={selected} onSelect={(id) => dispatch(exerciseSelected(id))} />
+        </>
+      )}
       <div className="stage-scroll order-below">
         <p className="why order-level">{levelInWords(course.course, sampler.brief.level)}</p>
         <BrokenRules sampler={sampler} course={course} />
         {/* Kept while another is looked at, so that a search goes on. */}
         <div hidden={below !== 'find'}>
-          <FoundPanel sampler={sampler} course={course} />
+          <FoundPanel sampler={sampler} course={course} onBeside={setBeside} />
         </div>
         {below === 'motions' && <MotionsPanel sampler={sampler} course={course} />}
         {below === 'layers' && <LayersPanel sampler={sampler} course={course} letters={letters} />}
-        {below === 'wishes' && <WishesPanel sampler={sampler} />}
+        {below === 'wishes' && <WishesPanel sampler={sampler} course={course} />}
         <NotTaught sampler={sampler} />
       </div>
     </div>

@@ -4,6 +4,8 @@ import { USUAL_WISHES, type Wishes } from '@lemmata/core/order'
 import type { HardFor, Sampler } from '@lemmata/core/sampler'
 import { Button, Slider } from 'antd'
 import { edit } from '../store/index.ts'
+import { CostTable } from './CostTable.tsx'
+import type { Course } from './use-course.ts'
 
 const WISHES: readonly { readonly id: keyof Wishes; readonly name: string; readonly why: string }[] = [
   { id: 'evenness', name: 'Evenness', why: 'Steps close to a straight ramp, none too high, no long falls.' },
@@ -13,7 +15,7 @@ const WISHES: readonly { readonly id: keyof Wishes; readonly name: string; reado
   { id: 'minutes', name: 'Minutes', why: 'Lessons of equal length.' },
 ]
 
-export function WishesPanel({ sampler }: { sampler: Sampler }) {
+export function WishesPanel({ sampler, course }: { sampler: Sampler; course: Course }) {
   const { wishes, hardFor } = sampler.brief
   const setWish = (id: keyof Wishes, weight: number): void => edit({ kind: 'change-brief', set: { wishes: { ...wishes, [id]: weight } } })
   const setHard = (next: HardFor): void => edit({ kind: 'change-brief', set: { hardFor: next } })
@@ -56,6 +58,7 @@ export function WishesPanel({ sampler }: { sampler: Sampler }) {
           onChange={(factor) => setHard({ ...hardFor, [group.id]: factor })}
         />
       ))}
+      <CostTable sampler={sampler} course={course} />
     </section>
   )
 }

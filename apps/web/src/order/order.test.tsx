@@ -175,8 +175,12 @@ describe('finding', () => {
     fireEvent.change(field, { target: { value: 'As in autumn' } })
     fireEvent.click(screen.getByText('Keep'))
     expect(page.document().keptOrders.map((one) => [one.name, one.lessons])).toEqual([['As in autumn', demo.lessons.map((one) => one.exercises)]])
-    fireEvent.click(screen.getByText('As in autumn'))
     expect(screen.getByText(/^Against yours: /)).toBeTruthy()
+    fireEvent.click(screen.getByLabelText('Lay beside: As in autumn'))
+    // Both ramps, one above the other.
+    expect(document.querySelectorAll('.ramp')).toHaveLength(2)
+    fireEvent.click(screen.getByText('Lay it away'))
+    expect(document.querySelectorAll('.ramp')).toHaveLength(1)
     fireEvent.click(screen.getByText('Drop'))
     expect(page.document().keptOrders).toEqual([])
   })

@@ -8,7 +8,7 @@ import { runWorker, type RunningWorker } from '../compute/protocol.ts'
 export type Finding =
   | { readonly state: 'idle' }
   | { readonly state: 'busy'; readonly progress: OrderProgress | null }
-  | { readonly state: 'done'; readonly answer: OrderAnswer; readonly stopped: boolean }
+  | { readonly state: 'done'; readonly answer: OrderAnswer; readonly stopped: boolean; readonly seconds: number }
   | { readonly state: 'failed' }
 
 type Running = RunningWorker<OrderService>
@@ -20,6 +20,7 @@ export function startOrderWorker(): Running {
 export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | null) {
   const [finding, setFinding] = useState<Finding>({ state: 'idle' })
   const running = useRef<Running | null>(null)
+  const begunAt = useRef(0)
   const end = useCallback(() => {
     running.current?.end()
     running.current = null
@@ -31,6 +32,7 @@ export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | nul
       end()
       const begun = startOrderWorker()
       running.current = begun
+      begunAt.current = performance.now()
       const mine = (): boolean => running.current === begun
       setFinding({ state: 'busy', progress: null })
       const onProgress = proxy((progress: OrderProgress) => {
@@ -42,7 +44,7 @@ export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | nul
           (answer) => {
             if (!mine()) return
             end()
-            setFinding({ state: 'done', answer, stopped: false })
+            setFinding({ state: 'done', answer, stopped: false, seconds: since(begunAt.current) })
           },
           () => mine() && setFinding({ state: 'failed' }),
         )
@@ -55,9 +57,13 @@ export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | nul
     end()
     setFinding((now) => {
       const answer = now.state === 'busy' && now.progress ? costOf(now.progress) : null
-      return answer ? { state: 'done', answer, stopped: true } : { state: 'idle' }
+      return answer ? { state: 'done', answer, stopped: true, seconds: since(begunAt.current) } : { state: 'idle' }
     })
   }, [end, costOf])
   const forget = useCallback(() => setFinding({ state: 'idle' }), [])
   return { finding, find, stop, forget }
+}
+
+function since(begun: number): number {
+  return (performance.now() - begun) / 1000
 }

@@ -1,7 +1,8 @@
 /** What each stage still lacks, derived from the document and its worked exercises. */
 import type { Sampler } from '@lemmata/core/sampler'
+import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Problem } from '@lemmata/core/base'
-import { outsideProblem, problemsOnCloth } from '@lemmata/core/mend'
+import { problemsOnCloth } from '@lemmata/core/mend'
 import { counted } from '@lemmata/core/units'
 import type { WorkedInPage } from '../compute/use-worked.ts'
 import { courseNow } from '../order/use-course.ts'
@@ -61,7 +62,7 @@ const ofThread = (problem: Problem): boolean => problem.code.startsWith('assign.
 
 function clothState(sampler: Sampler, worked: WorkedInPage): StageState {
   const unworked = sampler.exercises.filter(({ id }) => worked.results.get(id)?.ok === false)
-  const outside = worked.done.filter((one) => outsideProblem(one, sampler) !== null)
+  const outside = worked.done.filter((one) => problemsOnCloth(one, sampler).some((problem) => problem.code === 'cloth.outside'))
   const others = worked.done.filter((one) => !outside.includes(one) && problemsOnCloth(one, sampler).some((problem) => !ofThread(problem)))
   const said = [
     unworked.length > 0 ? `${unworked.length} cannot be worked` : '',
@@ -83,15 +84,16 @@ function threadState(sampler: Sampler, worked: WorkedInPage): StageState {
     const result = worked.results.get(id)
     return result?.ok === false && result.problems.some(ofThread)
   })
-  const refused = worked.done.filter((one) => one.problems.some(({ code }) => code === 'assign.needle' || code === 'assign.no-needle-serves'))
-  const others = worked.done.filter((one) => !refused.includes(one) && one.problems.some(ofThread))
+  const said = (one: WorkedExercise) => problemsOnCloth(one, sampler).filter(ofThread)
+  const refused = worked.done.filter((one) => said(one).some(({ code }) => code === 'assign.needle' || code === 'assign.no-needle-serves'))
+  const others = worked.done.filter((one) => !refused.includes(one) && said(one).length > 0)
   const cautions = refused.length + others.length
-  const said = [none.length > 0 ? `${none.length} without` : 'all assigned', cautions > 0 ? counted(cautions, 'caution') : ''].filter((one) => one !== '')
+  const words = [none.length > 0 ? `${none.length} without` : 'all assigned', cautions > 0 ? counted(cautions, 'caution') : ''].filter((one) => one !== '')
   return {
     id: 'thread',
     name: 'Thread',
     complete: notKnown(sampler, worked) === null && none.length + refused.length === 0,
     wrong: [...none.map((one) => one.id), ...[...refused, ...others].map((one) => one.exercise.id)],
-    words: notKnown(sampler, worked) ?? said.join(', '),
+    words: notKnown(sampler, worked) ?? words.join(', '),
   }
 }

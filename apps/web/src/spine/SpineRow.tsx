@@ -1,6 +1,6 @@
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { problemsOnCloth } from '@lemmata/core/mend'
+import { problemsOnCloth, setAsideOnCloth } from '@lemmata/core/mend'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { useDraggable, useDroppable } from '@dnd-kit/core'
@@ -34,6 +34,7 @@ export function SpineRow(props: Props) {
   const done = result?.ok ? result.value : null
   const wrong = isBroken || result?.ok === false
   const cautions = done ? problemsOnCloth(done, sampler).length : 0
+  const aside = done ? setAsideOnCloth(done, sampler).length : 0
   return (
     <div
       ref={(element) => {
@@ -63,7 +64,13 @@ export function SpineRow(props: Props) {
         </>
       )}
       <span className="row-sign">
-        {wrong ? <BrokenThreadGlyph title={isBroken ? 'breaks a rule' : 'cannot be worked'} /> : cautions > 0 && <KnotGlyph title="has a caution" />}
+        {wrong ? (
+          <BrokenThreadGlyph title={isBroken ? 'breaks a rule' : 'cannot be worked'} />
+        ) : cautions > 0 ? (
+          <KnotGlyph title="has a caution" />
+        ) : (
+          aside > 0 && <KnotGlyph title="its caution is set aside" aside />
+        )}
       </span>
     </div>
   )

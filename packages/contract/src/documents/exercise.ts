@@ -75,4 +75,5 @@ export const exercise = z.object({
     )
     .max(60)
     .optional(),
+  setAside: z.array(shortText).max(40).optional(),
 }) satisfies z.ZodType<Exercise>

@@ -66,6 +66,7 @@ const SCHEMAS = {
       'over',
       'note',
       'trials',
+      'setAside',
     ),
   }),
   'change-group': z.object({ kind: z.literal('change-group'), id, set: partial(guideGroup.omit({ id: true })), clear: keysOf('name', 'copies') }),

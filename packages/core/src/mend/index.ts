@@ -2,5 +2,5 @@
 export { mendFor } from './mend-for.ts'
 export type { Mend } from './mend-for.ts'
 export { outsideProblem } from './outside.ts'
-export { placeOfProblem, problemsOnCloth } from './on-cloth.ts'
+export { placeOfProblem, problemsOnCloth, setAsideOnCloth } from './on-cloth.ts'
 export { MEND_SENTENCES } from './problems.ts'

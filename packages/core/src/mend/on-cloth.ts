@@ -8,10 +8,24 @@ import type { Sampler } from '../sampler/index.ts'
 
 type Ground = Pick<Sampler, 'cloth' | 'workingHoop'>
 
-/** Of the exercise itself, and of the place where it lies; that first, for it is seen at once. */
+/** Of the exercise itself, and of the place where it lies; that first, for it is seen at once. Without what was set aside. */
 export function problemsOnCloth(done: WorkedExercise, sampler: Ground): readonly Problem[] {
+  return allOnCloth(done, sampler).filter((problem) => !isSetAside(problem, done))
+}
+
+/** What the teacher has read and leaves as it is. */
+export function setAsideOnCloth(done: WorkedExercise, sampler: Ground): readonly Problem[] {
+  return allOnCloth(done, sampler).filter((problem) => isSetAside(problem, done))
+}
+
+function allOnCloth(done: WorkedExercise, sampler: Ground): readonly Problem[] {
   const outside = outsideProblem(done, sampler)
   return outside ? [outside, ...done.problems] : done.problems
+}
+
+/** What cannot be worked is not left alone. */
+function isSetAside({ code, severity }: Problem, { exercise }: WorkedExercise): boolean {
+  return severity === 'caution' && exercise.setAside?.includes(code) === true
 }
 
 /** mm. Where it reaches furthest outside, where the curve is tightest, at the corner; else at the upper right of its box. */

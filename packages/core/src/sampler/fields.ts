@@ -24,6 +24,7 @@ export const EXERCISE_FIELDS = fieldOrder<Exercise>({
   over: 18,
   note: 19,
   trials: 20,
+  setAside: 21,
 })
 
 export const GUIDE_FIELDS = fieldOrder<DrawnGuide>({ id: 0, name: 1, layer: 2, draft: 3, guide: 4, copies: 5 })

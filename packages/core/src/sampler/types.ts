@@ -198,6 +198,8 @@ export interface Exercise {
   readonly over?: readonly ExerciseId[] | undefined
   readonly note?: string | undefined
   readonly trials?: readonly TrialNote[] | undefined
+  /** Codes of cautions that the teacher has read and leaves as they are. */
+  readonly setAside?: readonly string[] | undefined
 }
 
 export interface Lesson {
