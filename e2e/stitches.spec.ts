@@ -83,10 +83,13 @@ test('a stitch of one\u2019s own is written from another, kept in the library, a
   await expect(write.getByText(/It can be worked/)).toBeVisible()
   // A loop that nothing catches is said with its move, and cannot be kept.
   const catching = write.getByLabel('Repeat, 1 of 2 in turn, move 2, and')
-  await catching.fill('')
+  // In sentences: what is said of a move is taken away, and chosen again.
+  await catching.focus()
+  await page.keyboard.press('Backspace')
   await expect(write.getByText(/Gale stitch, pass 1, repeat, move 2.*not caught/)).toBeVisible()
   await expect(write.getByRole('button', { name: 'Keep in my library' })).toBeDisabled()
-  await catching.fill('round cross')
+  await catching.click()
+  await page.getByRole('option', { name: 'across the loop' }).click({ force: true })
   await expect(write.getByText(/It can be worked/)).toBeVisible()
   await write.getByRole('button', { name: 'Keep in my library' }).click()
   await expect(page.getByRole('button', { name: 'Teach gale stitch' })).toBeVisible()

@@ -180,6 +180,7 @@ export function ClothView(props: Props) {
       ref={box}
       className="cloth-view"
       data-testid="cloth-view"
+      data-view={view ? `${view.scale} ${view.x} ${view.y}` : undefined}
       onPointerMove={(event) => isDragging() && move(event)}
       onPointerUp={() => isDragging() && end()}
       onPointerCancel={() => isDragging() && end()}
