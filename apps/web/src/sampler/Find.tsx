@@ -65,6 +65,7 @@ export function Find({ id, sampler, stages }: Props) {
       >
         <Select<string, Entry>
           ref={field}
+          autoFocus
           aria-label="An exercise, a stitch by any name, a stage, a command"
           placeholder="An exercise, a stitch by any name, a stage, a command"
           style={{ width: '100%' }}
