@@ -20,12 +20,16 @@ interface Running {
   readonly steps: Generator<void>
   readonly canvas: HTMLCanvasElement
   readonly painted: Painted
+  readonly ended: () => void
 }
 
 export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Scene, view: View | null, width: number, height: number): void {
   const shown = useRef<Painted | null>(null)
   const running = useRef<Running | null>(null)
   const frame = useRef(0)
+  /** Begins what has come while the last was being painted. */
+  const next = useRef<(() => void) | null>(null)
+  const latestView = useRef<View | null>(null)
   const size = useRef({ width: 0, height: 0 })
 
   useEffect(() => {
@@ -42,7 +46,13 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
       const context = sized(behind, width + 2 * marginX, height + 2 * marginY)
       if (!context) return
       const whole = { ...view, x: view.x + marginX, y: view.y + marginY }
-      running.current = { canvas: behind, painted: { view, scene }, steps: paintScene(context, scene, whole, width + 2 * marginX, height + 2 * marginY) }
+      running.current = {
+        canvas: behind,
+        painted: { view, scene },
+        steps: paintScene(context, scene, whole, width + 2 * marginX, height + 2 * marginY),
+        ended: () => place(canvas, view, latestView.current ?? view, width, height, marginX, marginY),
+      }
+      next.current = null
       cancelAnimationFrame(frame.current)
       frame.current = requestAnimationFrame(work)
     }
@@ -60,26 +70,47 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
       }
       running.current = null
       shown.current = now.painted
-      canvas.dataset.painted = 'whole'
-      place(canvas, now.painted.view, view, width, height, marginX, marginY)
+      now.ended()
+      if (next.current) next.current()
+      else canvas.dataset.painted = 'whole'
     }
 
+    latestView.current = view
     const before = running.current?.painted ?? shown.current
     const same = before && before.scene === scene && before.view === view && !resized
-    if (same) return
+    if (same) {
+      next.current = null
+      return
+    }
+    // While a sampler is being worked its picture grows: what is begun is shown, and then what has come since.
+    if (running.current && before && before.view === view && !resized && isMoreOf(before.scene, scene)) {
+      next.current = begin
+      return
+    }
     const moved = before && before.scene === scene && !resized
     running.current = null
+    next.current = null
     cancelAnimationFrame(frame.current)
     if (!moved) {
       begin()
-      return () => cancelAnimationFrame(frame.current)
+      return
     }
     const timer = setTimeout(begin, REST_MS)
-    return () => {
-      clearTimeout(timer)
-      cancelAnimationFrame(frame.current)
-    }
+    return () => clearTimeout(timer)
   }, [ref, scene, view, width, height])
+  useEffect(
+    () => () => {
+      running.current = null
+      cancelAnimationFrame(frame.current)
+    },
+    [],
+  )
+}
+
+/** The same cloth seen in the same way, with more worked on it. */
+function isMoreOf(before: Scene, now: Scene): boolean {
+  const alike = (['side', 'worked', 'marks'] as const).every((key) => before[key] === now[key])
+  return alike && now.done.length > before.done.length && now.sampler.cloth === before.sampler.cloth && now.sampler.workingHoop === before.sampler.workingHoop
 }
 
 function sized(canvas: HTMLCanvasElement, width: number, height: number): CanvasRenderingContext2D | null {
