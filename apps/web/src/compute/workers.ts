@@ -5,7 +5,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import { type Job, makeCrew, type Urgency } from './crew.ts'
-import { unpack } from './packed.ts'
+import { type Packed, unpack } from './packed.ts'
 import { runWorker } from './protocol.ts'
 import type { WorkService } from './work.worker.ts'
 
@@ -22,6 +22,8 @@ export const readyWorkers = (): void => crew.ready()
 
 type Results = readonly Result<WorkedExercise>[]
 
+const unpackAll = (packed: readonly Packed[]): Results => packed.map((one) => unpack(one) as Result<WorkedExercise>)
+
 /** Exercises asked for at once: on a slow machine the first are seen while the others are still worked. */
 const EXERCISES = 4
 const SWATCHES = 5
@@ -37,18 +39,18 @@ export function workExercises<One extends { readonly laid: LaidExercise }>(
     EXERCISES,
     urgency,
     async (service, group) =>
-      unpack(
+      unpackAll(
         await service.work(
           group.map((one) => one.laid),
           around,
         ),
-      ) as Results,
+      ),
     onGroup,
   )
 }
 
 export function workSwatches(all: readonly StitchDocument[], around: Surroundings, onGroup: (group: readonly StitchDocument[], results: Results) => void): Job {
-  return crew.inGroups(all, SWATCHES, 1, async (service, group) => unpack(await service.swatches(group, around)) as Results, onGroup)
+  return crew.inGroups(all, SWATCHES, 1, async (service, group) => unpackAll(await service.swatches(group, around)), onGroup)
 }
 
 /** Worked at once, before anything that waits. */

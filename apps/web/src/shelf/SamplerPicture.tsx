@@ -26,6 +26,7 @@ export function SamplerPicture({ id, name, revision, heightPx }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(box)
   const [failed, setFailed] = useState(false)
+  const [drawn, setDrawn] = useState(false)
   useEffect(() => {
     const target = canvas.current
     if (!target || width === 0) return
@@ -34,6 +35,7 @@ export function SamplerPicture({ id, name, revision, heightPx }: Props) {
     const show = (picture: HTMLCanvasElement): void => {
       const context = prepareCanvas(target, width, heightPx)
       context?.drawImage(picture, 0, 0, width, heightPx)
+      setDrawn(true)
     }
     const known = pictures.get(key)
     if (known) {
@@ -60,6 +62,7 @@ export function SamplerPicture({ id, name, revision, heightPx }: Props) {
       <canvas
         ref={canvas}
         role="img"
+        aria-busy={!drawn && !failed}
         aria-label={failed ? `${name} could not be drawn` : `${name}, as its worked cloth`}
         style={{ width: '100%', height: heightPx }}
       />

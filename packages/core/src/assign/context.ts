@@ -10,8 +10,9 @@ export interface Surroundings {
   readonly stitches: readonly StitchDocument[]
 }
 
-export function surroundingsOf(sampler: Sampler): Surroundings {
-  return { brief: sampler.brief, cloth: sampler.cloth, threads: sampler.threads, stitches: sampler.stitches }
+export function surroundingsOf({ brief, cloth, threads, stitches }: Sampler): Surroundings {
+  const { level, waysOfWorking, hardFor } = brief
+  return { brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }
 }
 
 /** The cloth's figures: the sampler's own, else those of its kind. */
