@@ -11,8 +11,21 @@ export function swatchGuide(document: StitchDocument): Guide {
   return practiceGuide(shortenedPractice(document.practice ?? practiceFor(document)), 40, 20, 60)
 }
 
-export function workSwatch(document: StitchDocument, around: Surroundings, more: Partial<Omit<Exercise, 'on'>> = {}): Result<WorkedExercise> {
-  return workExercise(layAlone({ id: `try-${document.id}`, name: document.name, stitch: document.id, ...more }, swatchGuide(document)), around)
+/** Of what goes on to both sides a tile of the wall shows no more, mm. */
+const WALL_MM = 30
+
+function wallGuide(document: StitchDocument): Guide {
+  const practice = shortenedPractice(document.practice ?? practiceFor(document))
+  return practiceGuide(practice, 40, 20, practice.kind === 'line' || practice.kind === 'band' ? WALL_MM : 60)
+}
+
+export function workSwatch(
+  document: StitchDocument,
+  around: Surroundings,
+  more: Partial<Omit<Exercise, 'on'>> = {},
+  guide = swatchGuide(document),
+): Result<WorkedExercise> {
+  return workExercise(layAlone({ id: `try-${document.id}`, name: document.name, stitch: document.id, ...more }, guide), around)
 }
 
 /** One colour a family, so that the wall is read in regions: of the threads of the first one's kind, so that widths can be compared. */
@@ -20,7 +33,7 @@ export function workForWall(document: StitchDocument, around: Surroundings): Res
   const [first] = around.threads
   const alike = around.threads.filter((one) => one.kind === first?.kind && one.weight === first.weight)
   const thread = alike[Math.max(0, FAMILIES.indexOf(document.family ?? '')) % Math.max(1, alike.length)]
-  return workSwatch(document, around, thread ? { materials: { [MAIN_ROLE]: { thread: thread.id } } } : {})
+  return workSwatch(document, around, thread ? { materials: { [MAIN_ROLE]: { thread: thread.id } } } : {}, wallGuide(document))
 }
 
 const FAMILIES: readonly string[] = [...new Set(LIBRARY.flatMap((one) => one.family ?? []))]
