@@ -1,0 +1,175 @@
+/** Figures of what is drawn, reckoned by hand; and that every tool gives what can be worked. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { areaOf, boxOf, nearestPlace, parsePath, placeAt } from '../geometry/index.ts'
+import { readGuide } from '../guide/index.ts'
+import {
+  arc,
+  circle,
+  cornered,
+  DRAW_TOOLS,
+  evenCounts,
+  evenLengths,
+  freehand,
+  leaf,
+  riseThrough,
+  smoothThrough,
+  spiral,
+  usualFigures,
+  wave,
+  zigzag,
+} from './index.ts'
+
+const path = (data: string | null) => {
+  const parsed = parsePath(data ?? '')
+  if (!parsed.ok) throw new Error(String(data))
+  return parsed.value
+}
+const at = (x: number, y: number) => ({ x, y })
+
+describe('ways', () => {
+  it('a line with corners is as long as its legs', () => {
+    expect(path(cornered([at(10, 10), at(40, 10), at(40, 50)])).length).toBeCloseTo(70, 9)
+    expect(path(cornered([at(0, 0), at(30, 0), at(0, 40)], true)).length).toBeCloseTo(120, 9)
+    expect(cornered([at(1, 1)])).toBeNull()
+  })
+
+  it('an arc over a chord of 60 that rises 10 has a radius of 50 and is 64.35 long', () => {
+    // r = 60 squared / 80 + 5 = 50; angle = 2 asin(30 / 50) = 1.2870 rad.
+    const curve = path(arc(at(0, 0), at(60, 0), 10))
+    expect(curve.length).toBeCloseTo(64.35, 2)
+    expect(placeAt(curve, curve.length / 2).at.y).toBeCloseTo(-10, 2)
+    expect(placeAt(path(arc(at(0, 0), at(60, 0), -10)), curve.length / 2).at.y).toBeCloseTo(10, 2)
+    // More than half a circle where it rises above its radius.
+    expect(path(arc(at(0, 0), at(20, 0), 30)).length).toBeGreaterThan(Math.PI * 16)
+  })
+
+  it('an arc through a place goes through it, on either side, shallow or deep', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -40, max: 90, noNaN: true }), fc.double({ min: 0.5, max: 60, noNaN: true }), fc.boolean(), (x, y, above) => {
+        const through = at(x, above ? -y : y)
+        const rise = riseThrough(at(0, 0), at(50, 0), through)
+        if (Math.abs(rise) > 300) return
+        expect(nearestPlace(path(arc(at(0, 0), at(50, 0), rise)), through).distance).toBeLessThan(0.1)
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('a wave of three crests is as high as it says, to both sides, and ends where it should', () => {
+    const curve = path(wave(at(10, 50), at(100, 50), 3, 4))
+    const box = boxOf(curve.points)
+    expect(box?.top).toBeCloseTo(46, 2)
+    expect(box?.bottom).toBeCloseTo(54, 2)
+    expect(placeAt(curve, curve.length, true).at).toEqual({ x: expect.closeTo(100, 2), y: expect.closeTo(50, 2) })
+    // Six half waves: it crosses its way five times between the ends.
+    const crossings = curve.points.slice(1).filter((one, index) => (one.y - 50) * ((curve.points[index]?.y ?? 50) - 50) < 0).length
+    expect(crossings + curve.points.slice(1, -1).filter((one) => Math.abs(one.y - 50) < 1e-6).length).toBe(5)
+  })
+
+  it('a zigzag of six legs between two heights has legs of one length', () => {
+    const { points } = path(zigzag(at(0, 0), at(36, 0), 6, 8))
+    const legs = points.slice(1).map((to, index) => Math.hypot(to.x - (points[index]?.x ?? 0), to.y - (points[index]?.y ?? 0)))
+    expect(legs).toHaveLength(6)
+    for (const leg of legs) expect(leg).toBeCloseTo(10, 9)
+  })
+
+  it('a spiral lies turn by turn so far apart', () => {
+    const curve = path(spiral(at(50, 50), 3, 4))
+    const end = placeAt(curve, curve.length, true).at
+    // Half a pitch at the start and three turns of four.
+    expect(Math.hypot(end.x - 50, end.y - 50)).toBeCloseTo(14, 2)
+    expect(curve.length).toBeCloseTo(2 * Math.PI * 3 * 8, -1)
+  })
+
+  it('a circle of 20 across is 62.83 round and closed', () => {
+    const curve = path(circle(at(30, 30), 10))
+    expect(curve.length).toBeCloseTo(62.83, 1)
+    expect(curve.closed).toBe(true)
+  })
+
+  it('a way through places goes through all of them', () => {
+    const places = [at(0, 0), at(20, 10), at(45, -5), at(60, 20)]
+    const curve = path(smoothThrough(places))
+    for (const place of places) expect(nearestPlace(curve, place).distance).toBeLessThan(0.01)
+  })
+
+  it('what a hand drew is smoothed to within what was asked, in far fewer places', () => {
+    const drawn = Array.from({ length: 200 }, (_, index) => at(index / 2, 10 * Math.sin(index / 20) + (index % 2 === 0 ? 0.05 : -0.05)))
+    const data = freehand(drawn, 0.5)
+    const curve = path(data)
+    for (const place of drawn) expect(nearestPlace(curve, place).distance).toBeLessThan(0.6)
+    expect((data ?? '').split('C').length).toBeLessThan(16)
+    expect(freehand([at(1, 1), at(1, 1)], 0.5)).toBeNull()
+  })
+})
+
+describe('a leaf', () => {
+  it('is as long and wide as it says, widest where it says, with its vein from tip to tip', () => {
+    const guide = leaf(at(10, 40), at(50, 40), 12, 0.4)
+    if (guide?.kind !== 'shape') throw new Error('no leaf')
+    const outline = path(guide.path)
+    const box = boxOf(outline.points)
+    expect([box?.left, box?.right]).toEqual([expect.closeTo(10, 2), expect.closeTo(50, 2)])
+    expect((box?.bottom ?? 0) - (box?.top ?? 0)).toBeCloseTo(12, 1)
+    const top = outline.points.reduce((best, one) => (one.y < best.y ? one : best))
+    expect(top.x).toBeCloseTo(26, 0)
+    expect(path(guide.vein ?? null).length).toBeCloseTo(40, 9)
+    expect(areaOf(outline.points)).toBeGreaterThan(0.55 * 40 * 12)
+  })
+})
+
+describe('what comes out even', () => {
+  it('96 mm is 32 of 3, 24 of 4, 16 of 6', () => {
+    expect(evenCounts(96, 3.1, 2, 7, 9).map(({ count, pitchMm }) => [count, pitchMm])).toEqual(
+      expect.arrayContaining([
+        [32, 3],
+        [24, 4],
+        [16, 6],
+      ]),
+    )
+    expect(evenCounts(96, 3.1, 2, 7)[0]).toEqual({ count: 32, pitchMm: 3 })
+    for (const { count, pitchMm } of evenCounts(96, 3.1, 2, 7, 9)) expect(count * pitchMm).toBeCloseTo(96, 6)
+  })
+
+  it('of a length that no neat pitch divides there is nothing to offer but other lengths', () => {
+    expect(evenCounts(97.3, 3, 2.9, 3.1)).toEqual([])
+    expect(evenLengths(97.3, 3).map((one) => one.count * one.pitchMm)).toEqual([96, 99])
+  })
+})
+
+describe('every tool', () => {
+  const places = [at(40, 40), at(80, 52), at(60, 75), at(45, 60)]
+  it.each(DRAW_TOOLS.map((tool) => [tool.id, tool] as const))('%s gives a guide of its kind that can be read, and nothing of too few places', (_id, tool) => {
+    const given = places.slice(0, tool.places ?? 4)
+    const guide = tool.make(given, { ...usualFigures(tool), ...tool.read?.(given) })
+    expect(guide?.kind).toBe(tool.kind)
+    expect(guide && readGuide(guide).ok).toBe(true)
+    expect(tool.make([], usualFigures(tool))).toBeNull()
+    if (tool.least > 1) expect(tool.make(places.slice(0, tool.least - 1), usualFigures(tool))).toBeNull()
+  })
+
+  it('any places and figures within bounds: a guide or nothing, never a fault', () => {
+    const place = fc.record({ x: fc.double({ min: -200, max: 400, noNaN: true }), y: fc.double({ min: -200, max: 400, noNaN: true }) })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...DRAW_TOOLS),
+        fc.array(place, { maxLength: 20 }),
+        fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })),
+        (tool, given, stream) => {
+          const figures = Object.fromEntries(
+            tool.figures.map((one) => [
+              one.id,
+              one.kind === 'count'
+                ? Math.round(one.min + (stream.next().value as number) * (one.max - one.min))
+                : one.min + (stream.next().value as number) * (one.max - one.min),
+            ]),
+          )
+          const guide = tool.make(given, figures)
+          if (guide) readGuide(guide)
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+})
