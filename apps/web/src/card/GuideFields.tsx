@@ -7,7 +7,8 @@ import { edit } from '../store/index.ts'
 import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
 
 export function GuideFields({ drawn, unit }: { drawn: DrawnGuide; unit: LengthUnit }) {
-  const handles = handlesOf(drawn.guide)
+  // Bends and corners are taken hold of on the cloth.
+  const handles = handlesOf(drawn.guide).filter((handle) => handle.of === undefined && !handle.id.startsWith('point-'))
   const whole = handles.find((handle) => handle.id === 'whole')
   const single = handles.filter((handle) => handle !== whole)
   // Both ends of a line; of many spots the first; the base that all pins stand over.

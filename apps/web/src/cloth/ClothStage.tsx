@@ -1,13 +1,23 @@
 /** The sampler on its cloth in true scale: worked, marked, from behind. */
 import { surroundingsOf } from '@lemmata/core/assign'
+import { DRAW_TOOLS } from '@lemmata/core/draw'
+import { type GuideKind, guideServes } from '@lemmata/core/guide'
+import type { Point } from '@lemmata/core/geometry'
+import { newExerciseOn } from '@lemmata/core/layout'
+import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
 import { useSampler, useSelectedExercise } from '../sampler/use-sampler.ts'
-import { edit, useAppDispatch } from '../store/index.ts'
+import { edit, useAppDispatch, useAppSelector } from '../store/index.ts'
+import { newIds } from '../store/new-ids.ts'
+import { DrawBar } from './draw/DrawBar.tsx'
+import { useDrawing } from './draw/use-drawing.ts'
+import { usePreview } from './draw/use-preview.ts'
 import { exerciseSelected } from '../store/sampler.ts'
 import { ClothView, type Shown } from './ClothView.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
@@ -22,11 +32,19 @@ const VIEWS: readonly { readonly key: Wish; readonly label: string }[] = [
   { key: 'true', label: 'True size (9)' },
 ]
 
+/** What was chosen for such a guide last, else what the exercise in hand is worked in, else the first that serves it. */
+function stitchFor(kind: GuideKind, chosen: Readonly<Record<string, string | null>>, selected: Exercise | null, sampler: Sampler): string | null {
+  if (chosen[kind] !== undefined) return chosen[kind]
+  const serving = allStitches(sampler.stitches).filter((one) => guideServes(one.guide, kind))
+  return (serving.find((one) => one.id === selected?.stitch) ?? serving[0])?.id ?? null
+}
+
 export function ClothStage() {
   const sampler = useSampler()
   const { done, complete, results } = useWorked()
   const selected = useSelectedExercise(sampler)
-  const drawn = sampler.drawing.guides.find((one) => one.id === selected?.on[0]?.guide) ?? null
+  const held = useAppSelector((state) => state.sampler.selected)
+  const drawn = sampler.drawing.guides.find((one) => one.id === (selected?.on[0]?.guide ?? held)) ?? null
   const dispatch = useAppDispatch()
   const [layers, setLayers] = useState<Layers>('worked')
   const [side, setSide] = useState<'front' | 'back'>('front')
@@ -36,6 +54,29 @@ export function ClothStage() {
   const around = useMemo(() => surroundingsOf(sampler), [sampler])
   const shown = useMemo<Shown>(() => ({ side, worked: layers !== 'marked', marks: layers !== 'worked' }), [side, layers])
   const ask = (kind: Wish): void => setWish((before) => ({ kind, key: before.key + 1 }))
+  const { drawing, take, takeAgain } = useDrawing()
+  const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({})
+  const stitch = drawing ? stitchFor(drawing.tool.kind, chosen, selected, sampler) : null
+  const preview = usePreview(drawing?.guide ?? null, stitch, around)
+  const finish = useCallback(
+    (places?: readonly Point[]): void => {
+      const guide = drawing?.finished(places)
+      if (!drawing || !guide) return
+      const document = findStitch(stitch ?? '', sampler.stitches)
+      const ids = newIds()
+      edit(
+        document
+          ? newExerciseOn(guide, document, sampler, ids)
+          : { kind: 'add-guide', guide: { id: ids.guide, draft: true, guide }, at: sampler.drawing.guides.length },
+      )
+      // What was drawn is held, and can be taken hold of.
+      take(null)
+    },
+    [drawing, stitch, sampler, take],
+  )
+  useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
+  useHotkeys('d', takeAgain)
+  useHotkeys('enter', () => finish(), { enabled: drawing !== null })
   const flip = (): void => setSide((before) => (before === 'front' ? 'back' : 'front'))
   const nudge = (by: number): void => {
     const one = done.find((candidate) => candidate.exercise.id === selected?.id)
@@ -72,6 +113,18 @@ export function ClothStage() {
         <Button onClick={flip} aria-pressed={side === 'back'} title="F">
           {side === 'front' ? 'Turn over' : 'Turn back'}
         </Button>
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            selectable: true,
+            selectedKeys: drawing ? [drawing.tool.id] : [],
+            items: DRAW_TOOLS.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => take(tool.id) })),
+          }}
+        >
+          <Button aria-pressed={drawing !== null} type={drawing ? 'primary' : 'default'}>
+            {drawing ? `Draw: ${drawing.tool.name.toLowerCase()}` : 'Draw'} ▾
+          </Button>
+        </Dropdown>
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
           <span className="quiet" role="status">
@@ -82,13 +135,17 @@ export function ClothStage() {
           <Button title="0, 8, 7, 9">Fit ▾</Button>
         </Dropdown>
       </div>
-      {sampler.exercises.length === 0 ? (
-        <div className="empty bare-cloth">
-          <h2>The cloth is bare</h2>
-          <p>Choose a stitch and it is laid in the next free place, with spacing, thread and needle.</p>
-          <Link to="../stitches">Choose a stitch</Link>
-        </div>
-      ) : (
+      {drawing && (
+        <DrawBar
+          sampler={sampler}
+          drawing={drawing}
+          stitch={stitch}
+          onStitch={(id) => setChosen({ ...chosen, [drawing.tool.kind]: id })}
+          onDone={() => finish()}
+          onClose={() => take(null)}
+        />
+      )}
+      <div className="cloth-and-note">
         <ClothView
           sampler={sampler}
           around={around}
@@ -101,8 +158,18 @@ export function ClothStage() {
           onWish={ask}
           onSelect={(id) => dispatch(exerciseSelected(id))}
           onSetScale={() => setMeasuring(true)}
+          drawing={drawing}
+          preview={preview}
+          onDrawn={finish}
         />
-      )}
+        {sampler.exercises.length === 0 && sampler.drawing.guides.length === 0 && !drawing && (
+          <div className="bare-note">
+            <h2>The cloth is bare</h2>
+            <p>Choose a stitch and it is laid in the next free place, with spacing, thread and needle; or draw a line and work it in one.</p>
+            <Link to="../stitches">Choose a stitch</Link>
+          </div>
+        )}
+      </div>
       <p className="print-only">A printed page of the browser is not true to size. Stage Sheets makes the pattern and the lesson sheets at true size.</p>
       <ScaleDialog
         open={measuring}

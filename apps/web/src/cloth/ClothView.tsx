@@ -4,26 +4,31 @@ import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
 import type { Point } from '@lemmata/core/geometry'
-import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
-import { clearRadius } from '@lemmata/core/materials'
+import { editPoint, type Guide, type Handle, handlesOf, moveHandle, type PointEdit } from '@lemmata/core/guide'
 import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { useGesture } from '@use-gesture/react'
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
-import { DYES } from '../look/theme.ts'
 import { edit } from '../store/index.ts'
 import { Basting } from './Basting.tsx'
 import { type LetterPlace, Letters } from './Letters.tsx'
 import { Cautions } from './Cautions.tsx'
 import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
+import { GuideLine } from './GuideLine.tsx'
+import { Pin } from './Pin.tsx'
 import { ScaleSlip, type Wish } from './ScaleSlip.tsx'
+import { Sketches, sketchesOf } from './Sketches.tsx'
+import { DrawOverlay } from './draw/DrawOverlay.tsx'
+import { useDrawGestures } from './draw/use-draw-gestures.ts'
+import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
 import { useDrag } from './use-drag.ts'
 import { usePainting } from './use-painting.ts'
-import { centred, fitView, toCloth, toScreen, type View, zoomAt } from './view.ts'
+import { toCloth, type View, zoomAt } from './view.ts'
+import { viewFor } from './view-for.ts'
 
 export interface Shown {
   readonly side: 'front' | 'back'
@@ -45,6 +50,11 @@ interface Props {
   readonly onWish: (kind: Wish) => void
   readonly onSelect: (id: string) => void
   readonly onSetScale: () => void
+  /** The tool in hand. */
+  readonly drawing: Drawing | null
+  /** What is being drawn, as it would be worked. */
+  readonly preview: WorkedExercise | null
+  readonly onDrawn: (places: readonly Point[]) => void
 }
 
 /** A drag that goes no further chooses what lies there. */
@@ -68,7 +78,7 @@ function useOncePerFrame(set: (change: (before: View | null) => View | null) => 
 }
 
 export function ClothView(props: Props) {
-  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, onSelect, onSetScale } = props
+  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, onSelect, onSetScale, drawing, preview, onDrawn } = props
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -98,6 +108,11 @@ export function ClothView(props: Props) {
     return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
   }, [])
   const { draft, begin, move, end, isDragging } = useDrag(sampler, around, clothPoint)
+  const nameOf = useCallback(
+    (guide: DrawnGuide) => sampler.exercises.find((one) => one.on.some((on) => on.guide === guide.id))?.name ?? guide.name ?? 'a sketch',
+    [sampler.exercises],
+  )
+  const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, view?.scale ?? 1, onDrawn)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
   const scene = useMemo<Scene>(
@@ -110,21 +125,31 @@ export function ClothView(props: Props) {
     const canvas = top.current
     if (!canvas || !view || width === 0) return
     const context = prepareCanvas(canvas, width, height)
-    if (!context || !draft) return
+    if (!context || (!draft && !preview)) return
     context.translate(view.x, view.y)
     context.scale(view.scale, view.scale)
     const ink = marksOn(cloth.colour.hex)
-    for (const one of draft.done) {
+    for (const one of draft?.done ?? (preview ? [preview] : [])) {
       if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, ink))
       const pixelsPerMm = view.scale * (window.devicePixelRatio || 1)
       if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm, cloth: cloth.colour.hex }, 0))
     }
-  }, [draft, view, width, height, shown, cloth])
+  }, [draft, preview, view, width, height, shown, cloth])
 
   useGesture(
     {
-      onDrag: ({ event, delta: [x, y], tap, pinching, cancel, xy: [clientX, clientY] }) => {
+      onMove: ({ event, dragging }) => {
+        if (drawing && !dragging) gestures.onMove(clothPoint(event), event)
+      },
+      onDrag: ({ event, delta: [x, y], tap, first, last, pinching, cancel, xy: [clientX, clientY] }) => {
         if (pinching) return void cancel()
+        if (drawing && !mirrored) {
+          if (isOnPin(event)) return
+          const at = clothPoint({ clientX, clientY })
+          if (tap) gestures.onTap(at, event)
+          else gestures.onDrag(at, first ? 'first' : last ? 'last' : 'more', event)
+          return
+        }
         if (isDragging() || isOnPin(event)) return
         if (!tap) return setView((before) => (before ? { ...before, x: before.x + x, y: before.y + y } : before))
         const at = clothPoint({ clientX, clientY })
@@ -157,10 +182,35 @@ export function ClothView(props: Props) {
   )
 
   const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
-  const handles = current && !mirrored ? handlesOf(current.guide) : []
+  const [inHand, setInHand] = useState<string | null>(null)
+  const handles = current && !mirrored && !drawing ? handlesOf(current.guide).filter((handle) => handle.of === undefined || handle.of === inHand) : []
+  const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
+  const takeHold = (handle: Handle, event: React.PointerEvent): void => {
+    if (!drawn) return
+    event.stopPropagation()
+    box.current?.setPointerCapture(event.pointerId)
+    begin(drawn, handle, event)
+  }
+  const change = (guide: Guide | null): void => {
+    if (guide && current) edit({ kind: 'change-guide', id: current.id, set: { guide } })
+  }
   const onHandleKey = (handle: Handle, event: KeyboardEvent): void => {
+    if (!current) return
+    const point: PointEdit | null =
+      event.key === 'Delete' || event.key === 'Backspace'
+        ? { kind: 'remove', handleId: handle.id }
+        : event.key === 's'
+          ? { kind: 'turn', handleId: handle.id }
+          : event.key === 'a'
+            ? { kind: 'add', near: nextTo(handle, handles) }
+            : null
+    if (point && handle.id !== 'whole' && handle.of === undefined) {
+      event.preventDefault()
+      event.stopPropagation()
+      return change(editPoint(current.guide, point))
+    }
     const by = event.shiftKey ? 0.1 : 1
     const step: Readonly<Record<string, Point>> = {
       ArrowLeft: { x: -by, y: 0 },
@@ -169,16 +219,16 @@ export function ClothView(props: Props) {
       ArrowDown: { x: 0, y: by },
     }
     const to = step[event.key]
-    if (!to || !current) return
+    if (!to) return
     event.preventDefault()
     event.stopPropagation()
-    edit({ kind: 'change-guide', id: current.id, set: { guide: moveHandle(current.guide, handle, { x: handle.at.x + to.x, y: handle.at.y + to.y }) } })
+    change(moveHandle(current.guide, handle, { x: handle.at.x + to.x, y: handle.at.y + to.y }))
   }
 
   return (
     <div
       ref={box}
-      className="cloth-view"
+      className={drawing ? 'cloth-view drawing-on' : 'cloth-view'}
       data-testid="cloth-view"
       data-view={view ? `${view.scale} ${view.x} ${view.y}` : undefined}
       onPointerMove={(event) => isDragging() && move(event)}
@@ -191,7 +241,30 @@ export function ClothView(props: Props) {
         <svg className={ink.isDark ? 'over on-dark' : 'over'} width={width} height={height}>
           {heldBox && <Basting box={heldBox} view={view} mirroredMm={mirroredMm} />}
           {shown.marks && <Letters letters={letters} view={view} mirroredMm={mirroredMm} ink={ink} />}
+          {!drawing && <Sketches guides={sketches} view={view} selected={drawn?.id ?? null} isDark={ink.isDark} mirroredMm={mirroredMm} onSelect={onSelect} />}
+          {drawing && (
+            <DrawOverlay
+              drawing={drawing}
+              view={view}
+              done={preview}
+              pointer={gestures.pointer}
+              words={gestures.words}
+              unit={sampler.units}
+              isDark={ink.isDark}
+            />
+          )}
           <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirroredMm} onSelect={onSelect} />
+          {current && handles.length > 0 && (
+            <GuideLine
+              guide={current.guide}
+              view={view}
+              onPointerDown={(event) => {
+                const whole = handles.find((one) => one.id === 'whole')
+                if (whole) takeHold(whole, event)
+              }}
+              onAdd={(event) => change(editPoint(current.guide, { kind: 'add', near: clothPoint(event) }))}
+            />
+          )}
           {handles.map((handle) => (
             <Pin
               key={handle.id}
@@ -200,12 +273,14 @@ export function ClothView(props: Props) {
               name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
               dragged={draft !== null && isDragging()}
               onPointerDown={(event) => {
-                if (!drawn) return
-                event.stopPropagation()
-                box.current?.setPointerCapture(event.pointerId)
-                begin(drawn, handle, event)
+                if (handle.of === undefined) setInHand(handle.id)
+                takeHold(handle, event)
               }}
               onKeyDown={(event) => onHandleKey(handle, event)}
+              onFocus={() => handle.of === undefined && setInHand(handle.id)}
+              onDoubleClick={() =>
+                handle.of === undefined && handle.id !== 'whole' && current && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id }))
+              }
             />
           ))}
           <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
@@ -214,40 +289,6 @@ export function ClothView(props: Props) {
       {view && <ScaleSlip scale={view.scale / truePxPerMm} side={shown.side} onWish={onWish} onSetScale={onSetScale} />}
     </div>
   )
-}
-
-interface Areas {
-  readonly heldBox: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number } | null
-  readonly workingHoop: Sampler['workingHoop']
-  readonly cloth: Sampler['cloth']
-}
-
-function viewFor(
-  kind: Wish,
-  before: View | null,
-  { heldBox, workingHoop, cloth }: Areas,
-  { width, height }: { width: number; height: number },
-  truePxPerMm: number,
-): View {
-  const whole = { left: 0, top: 0, right: cloth.widthMm, bottom: cloth.heightMm }
-  const middle = workingHoop ? { x: workingHoop.at[0], y: workingHoop.at[1] } : { x: cloth.widthMm / 2, y: cloth.heightMm / 2 }
-  switch (kind) {
-    case 'cloth':
-      return fitView(width, height, whole)
-    case 'hoop': {
-      if (!workingHoop) return fitView(width, height, whole)
-      const radius = clearRadius(workingHoop) + 22
-      return fitView(width, height, { left: middle.x - radius, top: middle.y - radius, right: middle.x + radius, bottom: middle.y + radius })
-    }
-    case 'held':
-      return heldBox
-        ? fitView(width, height, { left: heldBox.left - 6, top: heldBox.top - 6, right: heldBox.right + 6, bottom: heldBox.bottom + 6 })
-        : (before ?? fitView(width, height, whole))
-    case 'true':
-      return centred(truePxPerMm, width, height, heldBox ? { x: (heldBox.left + heldBox.right) / 2, y: (heldBox.top + heldBox.bottom) / 2 } : middle)
-    default:
-      return before ? zoomAt(before, kind === 'in' ? 1.25 : 0.8, { x: width / 2, y: height / 2 }) : fitView(width, height, whole)
-  }
 }
 
 /** Where the first piece of each begins. */
@@ -260,45 +301,24 @@ function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly 
   })
 }
 
+/** Half way to the next pin: where a place is added by keyboard. */
+function nextTo(handle: Handle, handles: readonly Handle[]): Point {
+  const places = handles.filter((one) => one.of === undefined && one.id !== 'whole')
+  const order = [
+    ...places.filter((one) => one.id === 'start'),
+    ...places.filter((one) => one.id.startsWith('point-')),
+    ...places.filter((one) => one.id === 'end'),
+  ]
+  const at = order.findIndex((one) => one.id === handle.id)
+  const next = order[at + 1] ?? order[at - 1] ?? handle
+  return { x: (handle.at.x + next.at.x) / 2, y: (handle.at.y + next.at.y) / 2 }
+}
+
 function isOnPin(event: Event): boolean {
-  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip') !== null
+  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line') !== null
 }
 
 /** A pad sends small steps both ways, in pixels; a mouse's wheel sends large ones, one way. */
 function isPad(event: WheelEvent): boolean {
   return event.deltaMode === 0 && (event.deltaX !== 0 || (Number.isInteger(event.deltaY) && Math.abs(event.deltaY) < 40))
-}
-
-interface PinProps {
-  readonly handle: Handle
-  readonly view: View
-  readonly name: string
-  readonly dragged: boolean
-  readonly onPointerDown: (event: React.PointerEvent) => void
-  readonly onKeyDown: (event: KeyboardEvent) => void
-}
-
-/** A pin with a glass head where one takes hold: indigo on the guide's own points, walnut for the whole. */
-function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown }: PinProps) {
-  const at = toScreen(view, handle.at)
-  const head = dragged ? DYES.weldFill : handle.id === 'whole' ? DYES.walnut : DYES.indigo
-  const r = handle.id.startsWith('spot') ? 4.5 : 5.5
-  return (
-    <g
-      className="handle"
-      role="button"
-      tabIndex={0}
-      data-handle={handle.id}
-      aria-label={`${name}, at ${handle.at.x.toFixed(1)} and ${handle.at.y.toFixed(1)} mm. Arrow keys move it.`}
-      transform={`translate(${at.x} ${at.y})`}
-      onPointerDown={onPointerDown}
-      onKeyDown={onKeyDown}
-    >
-      <circle r="14" fill="transparent" />
-      <path d="M1.5 2 L7 8" stroke="#20140a" strokeWidth="1.4" opacity="0.45" />
-      <circle r={r + 1.6} fill={DYES.paper} />
-      <circle r={r} fill={head} />
-      <circle cx={-r * 0.32} cy={-r * 0.36} r={r * 0.3} fill="#ffffff" opacity="0.75" />
-    </g>
-  )
 }

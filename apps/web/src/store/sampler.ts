@@ -23,6 +23,7 @@ export interface OpenSampler extends OpenDocument<Sampler, Operation> {
 
 export interface SamplerState {
   readonly open: OpenSampler | null
+  /** The id of an exercise, or of a guide that no exercise is worked on. */
   readonly selected: string | null
   /** Closed, it gives the work its width; choosing an exercise opens it again. */
   readonly cardShown: boolean
@@ -107,15 +108,30 @@ function withOpen(state: SamplerState, change: (open: OpenSampler) => OpenDocume
 
 /** What is selected stays selected while it is there. */
 function withTold(state: SamplerState, { said }: Told<Sampler, Operation>, open: OpenSampler, selected: string | null = state.selected): SamplerState {
-  const there = open.document.exercises.some((exercise) => exercise.id === selected)
-  return { ...state, open, selected: there ? selected : (teachingOrder(open.document)[0]?.id ?? null), notice: notice(said) ?? state.notice }
+  return {
+    ...state,
+    open,
+    selected: isThere(open.document, selected) ? selected : (teachingOrder(open.document)[0]?.id ?? null),
+    notice: notice(said) ?? state.notice,
+  }
 }
 
 function selectedAfter(operation: Operation, before: string | null, document: Sampler): string | null {
-  const added = addedExercise(operation)
+  const added = addedExercise(operation) ?? addedGuide(operation)
   if (added !== null) return added
-  if (before !== null && document.exercises.some((exercise) => exercise.id === before)) return before
+  if (isThere(document, before)) return before
   return teachingOrder(document)[0]?.id ?? null
+}
+
+/** An exercise, or a guide that is drawn and not worked yet. */
+function isThere(document: Sampler, id: string | null): boolean {
+  return id !== null && (document.exercises.some((one) => one.id === id) || document.drawing.guides.some((one) => one.id === id))
+}
+
+function addedGuide(operation: Operation): string | null {
+  if (operation.kind === 'add-guide') return operation.guide.id
+  if (operation.kind !== 'batch') return null
+  return operation.operations.reduce<string | null>((found, one) => addedGuide(one) ?? found, null)
 }
 
 /** The last exercise that an edit adds, alone or in a batch. */

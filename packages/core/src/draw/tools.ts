@@ -166,6 +166,10 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     figures: [length('width', 'Wide', 8, 1, 120), { id: 'widest', name: 'Widest at', kind: 'share', usual: 0.45, min: 0.1, max: 0.9 }],
     places: 2,
     least: 2,
+    read: (places): Readonly<Record<string, number>> => {
+      const both = ends(places)
+      return both ? { width: Math.max(1, hundredthsOf(0.34 * apart(both[0], both[1]))) } : {}
+    },
     make: (places, { width = 8, widest = 0.45 }) => {
       const both = ends(places)
       return both && leaf(both[0], both[1], width, widest)
@@ -180,6 +184,10 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     figures: [length('width', 'Wide', 8, 1, 120)],
     places: 2,
     least: 2,
+    read: (places): Readonly<Record<string, number>> => {
+      const both = ends(places)
+      return both ? { width: Math.max(1, hundredthsOf(0.6 * apart(both[0], both[1]))) } : {}
+    },
     make: (places, { width = 8 }) => {
       const both = ends(places)
       return both && petal(both[0], both[1], width)

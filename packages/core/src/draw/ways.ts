@@ -32,7 +32,7 @@ export function freehand(places: readonly Point[], offMm: number, closed = false
     Math.max(0.05, offMm) ** 2,
   )
   if (curves.length === 0) return null
-  const said = curves.map(([, one, two, to]) => `C ${[one, two, to].map((at) => pair({ x: at[0] as number, y: at[1] as number })).join(' ')}`)
+  const said = curves.map(([, one, two, to]) => `C ${[one, two, to].map((at) => pair({ x: at[0], y: at[1] })).join(' ')}`)
   return `M ${pair(first)} ${said.join(' ')}${closed ? ' Z' : ''}`
 }
 

@@ -67,7 +67,13 @@ export function readAnchors(data: string): AnchoredPath | null {
     anchors.pop()
     anchors[0] = { ...first, before: last.before }
   }
-  return anchors.length < 2 ? null : { anchors, closed }
+  return anchors.length < 2 ? null : { anchors: anchors.map(withoutIdle), closed }
+}
+
+/** A curve that is drawn to the place itself is drawn to nothing. */
+function withoutIdle({ at, before, after }: Anchor): Anchor {
+  const kept = (to: Point | null): Point | null => (to && distance(to, at) > 1e-6 ? to : null)
+  return { at, before: kept(before), after: kept(after) }
 }
 
 /** A thousandth of a millimetre. */

@@ -1,7 +1,9 @@
 /** What is drawn for stitching: the kinds of guide, their geometry, their ruler. */
 export type * from './types.ts'
 export { GUIDE_PARTS } from './types.ts'
+export type { PointEdit } from './path-points.ts'
 export {
+  editPoint,
   GUIDE_KINDS,
   guideServes,
   guideWord,

@@ -2,6 +2,7 @@
 import type { Result } from '../base/index.ts'
 import { type Matrix, moveBy, type Point, UNMOVED } from '../geometry/index.ts'
 import type { GuideTools, PracticeTools } from './guide-tools.ts'
+import { editPath, type PointEdit } from './path-points.ts'
 
 import { band, bandPractice } from './kinds/band.ts'
 import { grid, gridPractice } from './kinds/grid.ts'
@@ -63,6 +64,13 @@ export function moveGuide(guide: Guide, by: Point): Guide {
 
 export function handlesOf(guide: Guide): readonly Handle[] {
   return toolsFor(guide).handles(guide)
+}
+
+/** A place more, a place less, a corner made smooth; null for a guide without a path, and where nothing comes of it. */
+export function editPoint(guide: Guide, edit: PointEdit): Guide | null {
+  if (!('path' in guide) || guide.path === undefined) return null
+  const path = editPath(guide.path, edit)
+  return path === null ? null : { ...guide, path }
 }
 
 /** A tenth of a millimetre: as fine as a hand can mean it. */

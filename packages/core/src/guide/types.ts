@@ -104,6 +104,8 @@ export interface Handle {
   /** As it is called: "its start". */
   readonly name: string
   readonly at: Point
+  /** The handle that it belongs to: one end of a curve at a place. Shown when that one is in hand. */
+  readonly of?: string | undefined
 }
 
 /** What a guide measures besides its places: a ring's radius, how many pins. */

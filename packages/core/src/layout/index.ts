@@ -1,3 +1,3 @@
 /** Where things go on the cloth: free places, new exercises and rows of them. */
 export { type FreePlace, GAP_MM, placeFor, takenBoxes } from './free-place.ts'
-export { newExercise, newRows, type NewIds, type RowOfRows, rowValues } from './new-exercise.ts'
+export { newExercise, newExerciseOn, newExerciseThere, newRows, type NewIds, type RowOfRows, rowValues } from './new-exercise.ts'

@@ -1,5 +1,5 @@
 /** A stitch chosen makes an exercise at once: on its practice guide, in the next free place, taught in the last lesson. */
-import { type Guide, moveGuide, practiceFor, practiceHalfHeight } from '../guide/index.ts'
+import { type Guide, type GuidePart, moveGuide, practiceFor, practiceHalfHeight } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import type { Exercise, Operation, Sampler } from '../sampler/index.ts'
 import { GAP_MM, placeFor } from './free-place.ts'
@@ -12,9 +12,32 @@ export interface NewIds {
 
 /** Named after its stitch; everything that is not said is left to the core. */
 export function newExercise(document: StitchDocument, sampler: Sampler, ids: NewIds, more: Partial<Omit<Exercise, 'id' | 'on' | 'stitch'>> = {}): Operation {
+  return addOn(
+    placeFor(document, sampler).guide,
+    { id: ids.exercise, name: nameFor(document, sampler), stitch: document.id, on: [{ guide: ids.guide }], ...more },
+    ids.guide,
+    sampler,
+    0,
+  )
+}
+
+/** A guide that was drawn, with the stitch it is worked in. */
+export function newExerciseOn(guide: Guide, document: StitchDocument, sampler: Sampler, ids: NewIds): Operation {
+  return addOn(guide, { id: ids.exercise, name: nameFor(document, sampler), stitch: document.id, on: [{ guide: ids.guide }] }, ids.guide, sampler, 0)
+}
+
+/** A guide that is there already, worked in a stitch: outline, fill and vein of one leaf are three exercises on one guide. */
+export function newExerciseThere(guideId: string, document: StitchDocument, sampler: Sampler, exerciseId: string, part?: GuidePart): Operation {
+  const on = part === undefined ? { guide: guideId } : { guide: guideId, part }
+  const add = addExercise({ id: exerciseId, name: nameFor(document, sampler), stitch: document.id, on: [on] }, sampler, 0)
+  const drawn = sampler.drawing.guides.find((one) => one.id === guideId)
+  // What is worked is a sketch no longer.
+  return drawn?.draft === true ? { kind: 'batch', operations: [{ kind: 'change-guide', id: guideId, set: {}, clear: ['draft'] }, add] } : add
+}
+
+function nameFor(document: StitchDocument, sampler: Sampler): string {
   const same = sampler.exercises.filter((exercise) => exercise.stitch === document.id).length
-  const name = same === 0 ? document.name : `${document.name} ${same + 1}`
-  return addOn(placeFor(document, sampler).guide, { id: ids.exercise, name, stitch: document.id, on: [{ guide: ids.guide }], ...more }, ids.guide, sampler, 0)
+  return same === 0 ? document.name : `${document.name} ${same + 1}`
 }
 
 export interface RowOfRows {
@@ -52,18 +75,20 @@ export function newRows(
 
 /** The guide, and the exercise on it, as one step. */
 function addOn(guide: Guide, exercise: Exercise, guideId: string, sampler: Sampler, behind: number): Operation {
-  const last = sampler.lessons.at(-1)
   return {
     kind: 'batch',
-    operations: [
-      { kind: 'add-guide', guide: { id: guideId, guide }, at: sampler.drawing.guides.length + behind },
-      {
-        kind: 'add-exercise',
-        exercise,
-        at: sampler.exercises.length + behind,
-        ...(last ? { taught: { lesson: last.id, at: last.exercises.length + behind } } : {}),
-      },
-    ],
+    operations: [{ kind: 'add-guide', guide: { id: guideId, guide }, at: sampler.drawing.guides.length + behind }, addExercise(exercise, sampler, behind)],
+  }
+}
+
+/** Taught last. */
+function addExercise(exercise: Exercise, sampler: Sampler, behind: number): Operation {
+  const last = sampler.lessons.at(-1)
+  return {
+    kind: 'add-exercise',
+    exercise,
+    at: sampler.exercises.length + behind,
+    ...(last ? { taught: { lesson: last.id, at: last.exercises.length + behind } } : {}),
   }
 }
 

@@ -6,6 +6,7 @@ import { carryLength, carryPath, noSuchPart, pathData } from '../carry.ts'
 import { dragPathEnd } from '../drag-end.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { scaleOf } from '../../geometry/index.ts'
+import { pointHandles, reshapePath } from '../path-points.ts'
 import { NARROWEST_BAND_MM, SHORTEST_MM } from '../limits.ts'
 import type { Guide, GuideOf } from '../types.ts'
 import { level, pathHandles } from './line.ts'
@@ -27,8 +28,13 @@ export const band: GuideTools<'band'> = {
     ...(guide.widthMm === undefined ? {} : { widthMm: carryLength(guide.widthMm, scaleOf(matrix)) }),
     ...(guide.rails === undefined ? {} : { rails: guide.rails.map((data) => carryPath(data, matrix)) }),
   }),
-  handles: (guide) => (guide.path === undefined ? railHandles(guide) : pathHandles(guide.path)),
-  reshape: (guide, id, to) => (guide.path !== undefined && (id === 'start' || id === 'end') ? { ...guide, path: dragPathEnd(guide.path, id, to) } : null),
+  handles: (guide) => (guide.path === undefined ? railHandles(guide) : [...pathHandles(guide.path), ...pointHandles(guide.path)]),
+  reshape: (guide, id, to) => {
+    if (guide.path === undefined) return null
+    if (id === 'start' || id === 'end') return { ...guide, path: dragPathEnd(guide.path, id, to) }
+    const path = reshapePath(guide.path, id, to)
+    return path === null ? null : { ...guide, path }
+  },
   sizes: (guide) =>
     guide.widthMm === undefined ? [] : [{ id: 'widthMm', name: 'Width of the band', kind: 'length', value: guide.widthMm, min: NARROWEST_BAND_MM, max: 60 }],
   withSize: (guide, id, value) => ({ ...guide, [id]: value }),

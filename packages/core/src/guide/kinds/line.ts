@@ -3,6 +3,7 @@ import { error, failure, mm, success } from '../../base/index.ts'
 import { boxOf, parsePath, placeAt, startAtCorner } from '../../geometry/index.ts'
 import { carryPath, noSuchPart } from '../carry.ts'
 import { dragPathEnd } from '../drag-end.ts'
+import { pointHandles, reshapePath } from '../path-points.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
 import { SHORTEST_MM } from '../limits.ts'
@@ -18,8 +19,12 @@ export const line: GuideTools<'line'> = {
     return success({ kind: 'line', path: startAtCorner(path.value) })
   },
   transform: (guide, matrix) => ({ ...guide, path: carryPath(guide.path, matrix) }),
-  handles: (guide) => pathHandles(guide.path),
-  reshape: (guide, id, to) => (id === 'start' || id === 'end' ? { ...guide, path: dragPathEnd(guide.path, id, to) } : null),
+  handles: (guide) => [...pathHandles(guide.path), ...pointHandles(guide.path)],
+  reshape: (guide, id, to) => {
+    if (id === 'start' || id === 'end') return { ...guide, path: dragPathEnd(guide.path, id, to) }
+    const path = reshapePath(guide.path, id, to)
+    return path === null ? null : { ...guide, path }
+  },
   sizes: () => [],
   withSize: (guide) => guide,
   parts: [],

@@ -4,6 +4,7 @@ import { areaOf, boxOf, crossesItself, isInRegion, type MeasuredPath, parsePath,
 import { carryPath, noSuchPart } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
+import { pointHandles, reshapePath } from '../path-points.ts'
 import { NARROWEST_BAND_MM } from '../limits.ts'
 import type { GuideOf, GuidePart, ReadGuide } from '../types.ts'
 
@@ -20,9 +21,13 @@ export const shape: GuideTools<'shape'> = {
   handles: (guide) => {
     const path = parsePath(guide.path)
     const box = path.ok ? boxOf(path.value.points) : null
-    return box ? [{ id: 'whole', name: 'the whole shape', at: { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 } }] : []
+    const whole = box ? [{ id: 'whole', name: 'the whole shape', at: { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 } }] : []
+    return [...whole, ...pointHandles(guide.path)]
   },
-  reshape: () => null,
+  reshape: (guide, id, to) => {
+    const path = reshapePath(guide.path, id, to)
+    return path === null ? null : { ...guide, path }
+  },
   sizes: () => [],
   withSize: (guide) => guide,
   parts: ['outline', 'vein'],

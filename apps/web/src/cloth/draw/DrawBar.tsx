@@ -1,0 +1,113 @@
+/** The tool in hand: how it is used, its places and figures to be typed, and the stitch it is worked in. */
+import { guideServes } from '@lemmata/core/guide'
+import type { Sampler } from '@lemmata/core/sampler'
+import { allStitches } from '@lemmata/core/stitches'
+import type { LengthUnit } from '@lemmata/core/units'
+import { Button, Input, Select } from 'antd'
+import { useEffect, useRef, useState } from 'react'
+import { LengthField, NumberField } from '../../sampler/fields.tsx'
+import { placesText, readPlaces } from './places-text.ts'
+import type { Drawing } from './use-drawing.ts'
+
+interface Props {
+  readonly sampler: Sampler
+  readonly drawing: Drawing
+  /** Null: nothing yet, a sketch. */
+  readonly stitch: string | null
+  readonly onStitch: (stitch: string | null) => void
+  readonly onDone: () => void
+  readonly onClose: () => void
+}
+
+export function DrawBar({ sampler, drawing, stitch, onStitch, onDone, onClose }: Props) {
+  const { tool, figures } = drawing
+  const field = useRef<HTMLDivElement>(null)
+  // What is typed goes on where the hand is.
+  useEffect(() => field.current?.querySelector<HTMLElement>('input')?.focus(), [tool])
+  const { units } = sampler
+  const stitches = allStitches(sampler.stitches).filter((one) => guideServes(one.guide, tool.kind))
+  return (
+    <div className="draw-bar" role="region" aria-label={`Drawing: ${tool.name}`}>
+      <p className="draw-how">
+        <b>{tool.name}</b> {tool.how}
+      </p>
+      <div className="draw-fields">
+        <div ref={field} className="draw-places">
+          <PlacesField key={tool.id} drawing={drawing} unit={units} onDone={onDone} />
+        </div>
+        {tool.figures.map((figure) =>
+          figure.kind === 'length' ? (
+            <LengthField
+              key={figure.id}
+              label={figure.name}
+              valueMm={figures[figure.id] ?? figure.usual}
+              unit={units}
+              min={figure.min}
+              max={figure.max}
+              onChange={(mm) => drawing.setFigure(figure.id, mm)}
+            />
+          ) : (
+            <NumberField
+              key={figure.id}
+              label={figure.name}
+              value={figures[figure.id] ?? figure.usual}
+              min={figure.min}
+              max={figure.max}
+              step={figure.kind === 'share' ? 0.05 : 1}
+              onChange={(value) => drawing.setFigure(figure.id, value)}
+            />
+          ),
+        )}
+        <div className="field draw-stitch">
+          <label htmlFor="draw-stitch">Worked in</label>
+          <Select
+            id="draw-stitch"
+            value={stitch ?? ''}
+            showSearch={{ optionFilterProp: 'label' }}
+            popupMatchSelectWidth={false}
+            options={[{ value: '', label: 'nothing yet: a sketch' }, ...stitches.map((one) => ({ value: one.id, label: one.name }))]}
+            onChange={(id: string) => onStitch(id === '' ? null : id)}
+          />
+        </div>
+        <span className="draw-buttons">
+          <Button type="primary" disabled={drawing.finished() === null} onClick={onDone}>
+            Draw it
+          </Button>
+          <Button onClick={onClose}>Put away</Button>
+        </span>
+      </div>
+    </div>
+  )
+}
+
+function PlacesField({ drawing, unit, onDone }: { drawing: Drawing; unit: LengthUnit; onDone: () => void }) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const read = typed === null ? null : readPlaces(typed, unit)
+  const wrong = typed !== null && read === null
+  const { tool } = drawing
+  return (
+    <div className="field">
+      <label htmlFor="draw-places">{tool.places === 1 || tool.least === 1 ? 'Middle' : 'From, to'}</label>
+      <Input
+        id="draw-places"
+        placeholder={tool.least === 1 ? '60, 40' : '20, 40; 100, 40'}
+        title="From the left edge, from the top edge; a place that begins with @ is so far on from the one before"
+        value={typed ?? (drawing.places.length > 12 ? `${drawing.places.length} places` : placesText(drawing.places, unit))}
+        status={wrong ? 'error' : ''}
+        aria-invalid={wrong}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          const places = readPlaces(event.target.value, unit)
+          if (places) drawing.typePlaces(tool.places === null ? places : places.slice(0, tool.places))
+        }}
+        onBlur={() => !wrong && setTyped(null)}
+        onPressEnter={() => {
+          if (drawing.finished() === null) return
+          setTyped(null)
+          onDone()
+        }}
+      />
+      {wrong && <span className="wrong">Two numbers a place, places apart by ;</span>}
+    </div>
+  )
+}

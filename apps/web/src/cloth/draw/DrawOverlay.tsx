@@ -1,0 +1,62 @@
+/** What is being drawn, over the cloth: its line, the places given, and a tag with the figures that change. */
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { Point } from '@lemmata/core/geometry'
+import { lengthToDraw, readGuide } from '@lemmata/core/guide'
+import { counted, formatLength, type LengthUnit } from '@lemmata/core/units'
+import { DYES } from '../../look/theme.ts'
+import { toScreen, type View } from '../view.ts'
+import { guideLines } from './guide-lines.ts'
+import type { Drawing } from './use-drawing.ts'
+
+interface Props {
+  readonly drawing: Drawing
+  readonly view: View
+  readonly done: WorkedExercise | null
+  readonly pointer: Point | null
+  /** Where the pointer lies, when it is somewhere in particular. */
+  readonly words: string | null
+  readonly unit: LengthUnit
+  readonly isDark: boolean
+}
+
+export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark }: Props) {
+  const ink = isDark ? DYES.paper : DYES.indigo
+  const lines = drawing.guide ? guideLines(drawing.guide) : []
+  const at = pointer && toScreen(view, pointer)
+  const said = [figuresOf(drawing, done, unit), words].filter((one) => one !== null)
+  return (
+    <g className="drawing" aria-hidden="true">
+      <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
+        {lines.map((data, index) => (
+          <path key={index} d={data} fill="none" stroke={ink} strokeWidth={1.4 / view.scale} strokeDasharray={`${5 / view.scale} ${4 / view.scale}`} />
+        ))}
+      </g>
+      {drawing.places.length < 40 &&
+        drawing.places.map((place, index) => {
+          const { x, y } = toScreen(view, place)
+          return <circle key={index} cx={x} cy={y} r="4" fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2" />
+        })}
+      {at && said.length > 0 && (
+        <foreignObject x={at.x + 16} y={at.y + 14} width="280" height="60">
+          <div className="swing-tag">
+            {said.map((one) => (
+              <div key={one}>{one}</div>
+            ))}
+          </div>
+        </foreignObject>
+      )}
+    </g>
+  )
+}
+
+/** "82.4 mm, 24 stitches of 3.43 mm". */
+export function figuresOf({ guide }: Pick<Drawing, 'guide'>, done: WorkedExercise | null, unit: LengthUnit): string | null {
+  if (!guide) return null
+  const read = readGuide(guide)
+  if (!read.ok) return null
+  const length = read.value.kind === 'spots' ? counted(read.value.at.length, 'place') : formatLength(lengthToDraw(read.value), unit, 1)
+  if (!done) return length
+  const { fitted } = done.pieces[0].worked
+  const each = read.value.kind === 'line' ? ` of ${formatLength(fitted.pitchMm, unit, 2)}` : ''
+  return `${length}, ${counted(done.stitches, 'stitch', 'stitches')}${each}`
+}
