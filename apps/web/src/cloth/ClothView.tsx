@@ -141,13 +141,17 @@ export function ClothView(props: Props) {
       onMove: ({ event, dragging }) => {
         if (drawing && !dragging) gestures.onMove(clothPoint(event), event)
       },
-      onDrag: ({ event, delta: [x, y], tap, first, last, pinching, cancel, xy: [clientX, clientY] }) => {
+      onDrag: ({ event, delta: [x, y], tap, first, last, pinching, cancel, initial, xy: [clientX, clientY] }) => {
         if (pinching) return void cancel()
         if (drawing && !mirrored) {
           if (isOnPin(event)) return
           const at = clothPoint({ clientX, clientY })
           if (tap) gestures.onTap(at, event)
-          else gestures.onDrag(at, first ? 'first' : last ? 'last' : 'more', event)
+          else {
+            // A drag is known as one a little after it began.
+            if (first) gestures.onDrag(clothPoint({ clientX: initial[0], clientY: initial[1] }), 'first', event)
+            gestures.onDrag(at, last ? 'last' : 'more', event)
+          }
           return
         }
         if (isDragging() || isOnPin(event)) return
@@ -187,9 +191,15 @@ export function ClothView(props: Props) {
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
-  const takeHold = (handle: Handle, event: React.PointerEvent): void => {
+  const pressed = useRef({ id: '', time: 0 })
+  /** Pressed twice the pin, or the line, does something of its own: a pointer that is held tells no double click. */
+  const takeHold = (handle: Handle, id: string, event: React.PointerEvent, onTwice: () => void): void => {
     if (!drawn) return
     event.stopPropagation()
+    const now = performance.now()
+    const twice = pressed.current.id === id && now - pressed.current.time < TWICE_MS
+    pressed.current = { id, time: now }
+    if (twice) return onTwice()
     box.current?.setPointerCapture(event.pointerId)
     begin(drawn, handle, event)
   }
@@ -206,7 +216,7 @@ export function ClothView(props: Props) {
           : event.key === 'a'
             ? { kind: 'add', near: nextTo(handle, handles) }
             : null
-    if (point && handle.id !== 'whole' && handle.of === undefined) {
+    if (point && isPlace(handle)) {
       event.preventDefault()
       event.stopPropagation()
       return change(editPoint(current.guide, point))
@@ -260,9 +270,9 @@ export function ClothView(props: Props) {
               view={view}
               onPointerDown={(event) => {
                 const whole = handles.find((one) => one.id === 'whole')
-                if (whole) takeHold(whole, event)
+                const near = clothPoint(event)
+                if (whole) takeHold(whole, 'line', event, () => change(editPoint(current.guide, { kind: 'add', near })))
               }}
-              onAdd={(event) => change(editPoint(current.guide, { kind: 'add', near: clothPoint(event) }))}
             />
           )}
           {handles.map((handle) => (
@@ -274,13 +284,10 @@ export function ClothView(props: Props) {
               dragged={draft !== null && isDragging()}
               onPointerDown={(event) => {
                 if (handle.of === undefined) setInHand(handle.id)
-                takeHold(handle, event)
+                takeHold(handle, handle.id, event, () => isPlace(handle) && current && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id })))
               }}
               onKeyDown={(event) => onHandleKey(handle, event)}
               onFocus={() => handle.of === undefined && setInHand(handle.id)}
-              onDoubleClick={() =>
-                handle.of === undefined && handle.id !== 'whole' && current && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id }))
-              }
             />
           ))}
           <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
@@ -299,6 +306,13 @@ function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly 
     const place = order.findIndex((exercise) => exercise.id === one.exercise.id)
     return first && place >= 0 ? [{ id: one.exercise.id, letter: letterOf(place), at: first }] : []
   })
+}
+
+const TWICE_MS = 400
+
+/** One of the places that the guide goes through. */
+function isPlace(handle: Handle): boolean {
+  return handle.id !== 'whole' && handle.of === undefined
 }
 
 /** Half way to the next pin: where a place is added by keyboard. */

@@ -1,6 +1,6 @@
 /** The line of the guide that is held: dragged, the whole goes along; pressed twice, it has a place more there. */
 import type { Guide } from '@lemmata/core/guide'
-import type { MouseEvent, PointerEvent } from 'react'
+import type { PointerEvent } from 'react'
 import { guideLines } from './draw/guide-lines.ts'
 import type { View } from './view.ts'
 
@@ -10,10 +10,9 @@ interface Props {
   readonly guide: Guide
   readonly view: View
   readonly onPointerDown: (event: PointerEvent) => void
-  readonly onAdd: (event: MouseEvent) => void
 }
 
-export function GuideLine({ guide, view, onPointerDown, onAdd }: Props) {
+export function GuideLine({ guide, view, onPointerDown }: Props) {
   if (guide.kind !== 'line' && guide.kind !== 'shape' && guide.kind !== 'band') return null
   const [line] = guideLines(guide)
   return line === undefined ? null : (
@@ -26,7 +25,6 @@ export function GuideLine({ guide, view, onPointerDown, onAdd }: Props) {
       transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}
       aria-hidden="true"
       onPointerDown={onPointerDown}
-      onDoubleClick={onAdd}
     />
   )
 }

@@ -11,11 +11,10 @@ interface PinProps {
   readonly onPointerDown: (event: PointerEvent) => void
   readonly onKeyDown: (event: KeyboardEvent) => void
   readonly onFocus: () => void
-  readonly onDoubleClick: () => void
 }
 
 /** A pin with a glass head where one takes hold: indigo on the guide's own points, walnut for the whole. */
-export function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown, onFocus, onDoubleClick }: PinProps) {
+export function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown, onFocus }: PinProps) {
   const at = toScreen(view, handle.at)
   const head = dragged ? DYES.weldFill : handle.id === 'whole' ? DYES.walnut : handle.of !== undefined ? DYES.brass : DYES.indigo
   const isPlace = handle.id.startsWith('point-')
@@ -31,7 +30,6 @@ export function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown, onF
       onPointerDown={onPointerDown}
       onKeyDown={onKeyDown}
       onFocus={onFocus}
-      onDoubleClick={onDoubleClick}
     >
       <circle r="14" fill="transparent" />
       <path d="M1.5 2 L7 8" stroke="#20140a" strokeWidth="1.4" opacity="0.45" />
