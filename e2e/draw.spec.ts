@@ -161,3 +161,41 @@ test('nothing is drawn from too little, Escape puts away, and wrong places are s
   await expect(page.getByRole('region', { name: /^Drawing/ })).toHaveCount(0)
   await expect(page.getByRole('option')).toHaveCount(0)
 })
+
+test('several are held with Shift, lined up and moved together; a copy lies below; eight live copies round the middle', async ({ page }) => {
+  await bareCloth(page)
+  for (const places of ['100, 110; 140, 110', '120, 130; 170, 130', '110, 160; 150, 160']) {
+    await tool(page, 'Line')
+    await page.keyboard.type(places)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('region', { name: /^Drawing/ })).toHaveCount(0)
+  }
+  await settled(page)
+  const start = page.getByLabel('Start, from the left edge, in mm')
+  await expect(start).toHaveValue('110.0')
+  // Round all three, with Shift.
+  await page.keyboard.down('Shift')
+  await drag(page, [92, 102], [182, 172])
+  await page.keyboard.up('Shift')
+  await expect(page.getByRole('button', { name: 'Arrange 3 ▾' })).toBeVisible()
+  await expect(page.getByTestId('basting')).toHaveCount(3)
+  await page.getByRole('button', { name: 'Arrange 3 ▾' }).click()
+  await page.getByRole('menuitem', { name: 'Line up at the left' }).click()
+  for (const name of [/^A/, /^B/, /^C/]) {
+    await page.getByRole('option', { name }).click()
+    await expect(start).toHaveValue('100.0')
+  }
+  await page.keyboard.press('Control+z')
+  await expect(start).toHaveValue('110.0')
+  await page.getByRole('button', { name: 'Arrange ▾' }).click()
+  await page.getByRole('menuitem', { name: 'Copy it below' }).click()
+  await expect(page.getByRole('option')).toHaveCount(4)
+  await expect(page.getByLabel('Start, from the top edge, in mm')).toHaveValue('169.0')
+  await page.getByRole('combobox', { name: 'Copies' }).click()
+  await page.getByTitle('round a centre').click()
+  await expect(page.getByTestId('fitted-count')).toHaveText(/ in 8 pieces$/)
+  await saved(page)
+  // It is all there when the page is loaded again.
+  await page.reload()
+  await expect(page.getByRole('option')).toHaveCount(4)
+})

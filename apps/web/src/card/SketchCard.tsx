@@ -10,6 +10,7 @@ import { edit, useAppDispatch } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 import { cardClosed } from '../store/sampler.ts'
 import { Field, TextField } from '../sampler/fields.tsx'
+import { CopiesFields } from './CopiesFields.tsx'
 import { GuideFields } from './GuideFields.tsx'
 import { GuideSizes } from './GuideSizes.tsx'
 
@@ -57,6 +58,7 @@ export function SketchCard({ sampler, drawn }: { sampler: Sampler; drawn: DrawnG
         />
         <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} />
         <GuideSizes drawn={drawn} unit={sampler.units} />
+        <CopiesFields sampler={sampler} drawn={drawn} />
       </div>
       <div className="card-foot">
         <span />

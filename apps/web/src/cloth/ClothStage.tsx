@@ -18,7 +18,8 @@ import { newIds } from '../store/new-ids.ts'
 import { DrawBar } from './draw/DrawBar.tsx'
 import { useDrawing } from './draw/use-drawing.ts'
 import { usePreview } from './draw/use-preview.ts'
-import { exerciseSelected } from '../store/sampler.ts'
+import { allHeld, exerciseSelected, heldToo } from '../store/sampler.ts'
+import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { ClothView, type Shown } from './ClothView.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
 import type { Wish } from './ScaleSlip.tsx'
@@ -39,12 +40,17 @@ function stitchFor(kind: GuideKind, chosen: Readonly<Record<string, string | nul
   return (serving.find((one) => one.id === selected?.stitch) ?? serving[0])?.id ?? null
 }
 
+/** Also while a row of the list has the focus: there letters find names, figures and signs are free. */
+const ON_ROWS = { enableOnFormTags: ['option'] as const }
+
 export function ClothStage() {
   const sampler = useSampler()
   const { done, complete, results } = useWorked()
   const selected = useSelectedExercise(sampler)
   const held = useAppSelector((state) => state.sampler.selected)
   const drawn = sampler.drawing.guides.find((one) => one.id === (selected?.on[0]?.guide ?? held)) ?? null
+  const also = useAppSelector((state) => state.sampler.also)
+  const all = useMemo(() => (held === null ? [] : [held, ...also]), [held, also])
   const dispatch = useAppDispatch()
   const [layers, setLayers] = useState<Layers>('worked')
   const [side, setSide] = useState<'front' | 'back'>('front')
@@ -54,6 +60,7 @@ export function ClothStage() {
   const around = useMemo(() => surroundingsOf(sampler), [sampler])
   const shown = useMemo<Shown>(() => ({ side, worked: layers !== 'marked', marks: layers !== 'worked' }), [side, layers])
   const ask = (kind: Wish): void => setWish((before) => ({ kind, key: before.key + 1 }))
+  const selectAll = useCallback((ids: readonly string[]) => void dispatch(allHeld(ids)), [dispatch])
   const { drawing, take, takeAgain } = useDrawing()
   const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({})
   const stitch = drawing ? stitchFor(drawing.tool.kind, chosen, selected, sampler) : null
@@ -87,14 +94,14 @@ export function ClothStage() {
   useHotkeys('f', flip)
   useHotkeys('w', () => setLayers((before) => (before === 'worked' ? 'both' : before === 'both' ? 'marked' : 'both')))
   useHotkeys('g', () => setLayers((before) => (before === 'marked' ? 'both' : before === 'both' ? 'worked' : 'both')))
-  useHotkeys('0', () => ask('cloth'))
-  useHotkeys('8', () => ask('hoop'))
-  useHotkeys('7', () => ask('held'))
-  useHotkeys('9', () => ask('true'))
-  useHotkeys('equal, shift+equal, add', () => ask('in'))
-  useHotkeys('minus, subtract', () => ask('out'))
-  useHotkeys('comma', () => nudge(-0.1))
-  useHotkeys('period', () => nudge(0.1))
+  useHotkeys('0', () => ask('cloth'), ON_ROWS)
+  useHotkeys('8', () => ask('hoop'), ON_ROWS)
+  useHotkeys('7', () => ask('held'), ON_ROWS)
+  useHotkeys('9', () => ask('true'), ON_ROWS)
+  useHotkeys('equal, shift+equal, add', () => ask('in'), ON_ROWS)
+  useHotkeys('minus, subtract', () => ask('out'), ON_ROWS)
+  useHotkeys('comma', () => nudge(-0.1), ON_ROWS)
+  useHotkeys('period', () => nudge(0.1), ON_ROWS)
 
   return (
     <div className="stage-frame cloth-stage">
@@ -125,6 +132,7 @@ export function ClothStage() {
             {drawing ? `Draw: ${drawing.tool.name.toLowerCase()}` : 'Draw'} ▾
           </Button>
         </Dropdown>
+        <ArrangeMenu sampler={sampler} held={all} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
           <span className="quiet" role="status">
@@ -156,7 +164,9 @@ export function ClothStage() {
           truePxPerMm={screenScale}
           wish={wish}
           onWish={ask}
-          onSelect={(id) => dispatch(exerciseSelected(id))}
+          also={also}
+          onSelect={(id, more) => dispatch(more ? heldToo(id) : exerciseSelected(id))}
+          onSelectAll={selectAll}
           onSetScale={() => setMeasuring(true)}
           drawing={drawing}
           preview={preview}

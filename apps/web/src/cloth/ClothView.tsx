@@ -12,9 +12,12 @@ import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState }
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
 import { edit } from '../store/index.ts'
+import { guidesHeld } from './ArrangeMenu.tsx'
 import { Basting } from './Basting.tsx'
 import { type LetterPlace, Letters } from './Letters.tsx'
 import { Cautions } from './Cautions.tsx'
+import { Marquee, useMarquee } from './Marquee.tsx'
+import { isPlace, nextTo } from './places-in-hand.ts'
 import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
 import { GuideLine } from './GuideLine.tsx'
@@ -48,7 +51,11 @@ interface Props {
   readonly truePxPerMm: number
   readonly wish: { readonly kind: Wish; readonly key: number }
   readonly onWish: (kind: Wish) => void
-  readonly onSelect: (id: string) => void
+  /** What is held beside the selected. */
+  readonly also: readonly string[]
+  /** `more`: with what is held already. */
+  readonly onSelect: (id: string, more?: boolean) => void
+  readonly onSelectAll: (ids: readonly string[]) => void
   readonly onSetScale: () => void
   /** The tool in hand. */
   readonly drawing: Drawing | null
@@ -78,7 +85,7 @@ function useOncePerFrame(set: (change: (before: View | null) => View | null) => 
 }
 
 export function ClothView(props: Props) {
-  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, onSelect, onSetScale, drawing, preview, onDrawn } = props
+  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, also, onSelect, onSelectAll, onSetScale, drawing, preview, onDrawn } = props
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -92,6 +99,7 @@ export function ClothView(props: Props) {
   const mirroredMm = mirrored ? cloth.widthMm : null
   const held = useMemo(() => done.find((one) => one.exercise.id === selected?.id), [done, selected])
   const heldBox = useMemo(() => (held ? boxOfExercise(held) : null), [held])
+  const alsoBoxes = useMemo(() => done.flatMap((one) => (also.includes(one.exercise.id) ? (boxOfExercise(one) ?? []) : [])), [done, also])
   const areas = useRef({ heldBox, workingHoop, cloth })
   areas.current = { heldBox, workingHoop, cloth }
 
@@ -107,11 +115,13 @@ export function ClothView(props: Props) {
     if (!rect || !now) return { x: 0, y: 0 }
     return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
   }, [])
-  const { draft, begin, move, end, isDragging } = useDrag(sampler, around, clothPoint)
+  const together = useMemo(() => guidesHeld(sampler, selected ? [selected.id, ...also] : also), [sampler, selected, also])
+  const { draft, begin, move, end, isDragging } = useDrag(sampler, around, together, clothPoint)
   const nameOf = useCallback(
     (guide: DrawnGuide) => sampler.exercises.find((one) => one.on.some((on) => on.guide === guide.id))?.name ?? guide.name ?? 'a sketch',
     [sampler.exercises],
   )
+  const marquee = useMarquee(done, mirroredMm, onSelectAll)
   const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, view?.scale ?? 1, onDrawn)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
@@ -155,10 +165,12 @@ export function ClothView(props: Props) {
           return
         }
         if (isDragging() || isOnPin(event)) return
+        if (event.shiftKey && !tap)
+          return marquee.onDrag(clothPoint({ clientX: first ? initial[0] : clientX, clientY: first ? initial[1] : clientY }), first, last)
         if (!tap) return setView((before) => (before ? { ...before, x: before.x + x, y: before.y + y } : before))
         const at = clothPoint({ clientX, clientY })
         const near = nearestExercise(done, mirrored ? { ...at, x: cloth.widthMm - at.x } : at, 9 / (viewRef.current?.scale ?? 4), shown.side)
-        if (near) onSelect(near)
+        if (near) onSelect(near, event.shiftKey)
       },
       onPinch: ({ origin: [x, y], delta: [by], offset: [scale], event, first, memo }) => {
         event.preventDefault()
@@ -250,6 +262,10 @@ export function ClothView(props: Props) {
       {view && (
         <svg className={ink.isDark ? 'over on-dark' : 'over'} width={width} height={height}>
           {heldBox && <Basting box={heldBox} view={view} mirroredMm={mirroredMm} />}
+          {alsoBoxes.map((one) => (
+            <Basting key={`${one.left} ${one.top}`} box={one} view={view} mirroredMm={mirroredMm} />
+          ))}
+          {marquee.box && <Marquee box={marquee.box} view={view} />}
           {shown.marks && <Letters letters={letters} view={view} mirroredMm={mirroredMm} ink={ink} />}
           {!drawing && <Sketches guides={sketches} view={view} selected={drawn?.id ?? null} isDark={ink.isDark} mirroredMm={mirroredMm} onSelect={onSelect} />}
           {drawing && (
@@ -309,24 +325,6 @@ function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly 
 }
 
 const TWICE_MS = 400
-
-/** One of the places that the guide goes through. */
-function isPlace(handle: Handle): boolean {
-  return handle.id !== 'whole' && handle.of === undefined
-}
-
-/** Half way to the next pin: where a place is added by keyboard. */
-function nextTo(handle: Handle, handles: readonly Handle[]): Point {
-  const places = handles.filter((one) => one.of === undefined && one.id !== 'whole')
-  const order = [
-    ...places.filter((one) => one.id === 'start'),
-    ...places.filter((one) => one.id.startsWith('point-')),
-    ...places.filter((one) => one.id === 'end'),
-  ]
-  const at = order.findIndex((one) => one.id === handle.id)
-  const next = order[at + 1] ?? order[at - 1] ?? handle
-  return { x: (handle.at.x + next.at.x) / 2, y: (handle.at.y + next.at.y) / 2 }
-}
 
 function isOnPin(event: Event): boolean {
   return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line') !== null

@@ -5,7 +5,9 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
-import { type Guide, type Handle, moveHandle } from '@lemmata/core/guide'
+import type { GuideId } from '@lemmata/core/base'
+import { type Guide, type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
+import { moveHeld } from '@lemmata/core/layout'
 import { type DrawnGuide, type GuideDrawing, layExercise, type Sampler } from '@lemmata/core/sampler'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { workElsewhere } from '../compute/workers.ts'
@@ -24,7 +26,8 @@ interface Drag {
   readonly grip: Point
 }
 
-export function useDrag(sampler: Sampler, around: Surroundings, toCloth: (event: { clientX: number; clientY: number }) => Point) {
+/** `together`: guides that go along when the whole of one of them is dragged. */
+export function useDrag(sampler: Sampler, around: Surroundings, together: readonly GuideId[], toCloth: (event: { clientX: number; clientY: number }) => Point) {
   const [draft, setDraft] = useState<Draft | null>(null)
   const drag = useRef<Drag | null>(null)
   const frame = useRef(0)
@@ -87,8 +90,12 @@ export function useDrag(sampler: Sampler, around: Surroundings, toCloth: (event:
     const now = drag.current
     const moved = guide.current
     drop()
-    if (now && moved && JSON.stringify(moved) !== JSON.stringify(now.drawn.guide)) edit({ kind: 'change-guide', id: now.drawn.id, set: { guide: moved } })
-  }, [drop])
+    if (!now || !moved || JSON.stringify(moved) === JSON.stringify(now.drawn.guide)) return
+    const there = handlesOf(moved).find((one) => one.id === now.handle.id)
+    if (now.handle.id === 'whole' && there && together.length > 1 && together.includes(now.drawn.id))
+      edit(moveHeld(together, { x: there.at.x - now.handle.at.x, y: there.at.y - now.handle.at.y }))
+    else edit({ kind: 'change-guide', id: now.drawn.id, set: { guide: moved } })
+  }, [drop, together])
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {

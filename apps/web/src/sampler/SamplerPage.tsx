@@ -86,6 +86,9 @@ export function SamplerPage() {
 const WITH_SPINE = ['stitches', 'order', 'cloth', 'thread', 'sheets']
 const WITH_CARD = ['order', 'cloth', 'thread']
 
+/** The rows of a list count as a form's for the library; what is typed there is no text. */
+const ON_ROWS = { enableOnFormTags: ['option', 'menuitem', 'slider'] as const }
+
 function Work({ open }: { open: OpenSampler }) {
   const { document: sampler } = open
   const worked = useWorkedSampler(sampler)
@@ -100,14 +103,22 @@ function Work({ open }: { open: OpenSampler }) {
   }, [sampler.name])
   // A page that is loaded again goes on where it was.
   useEffect(() => holdSampler(open, selected), [open, selected])
-  useHotkeys('mod+z', (event) => {
-    event.preventDefault()
-    undo()
-  })
-  useHotkeys('mod+shift+z, mod+y', (event) => {
-    event.preventDefault()
-    redo()
-  })
+  useHotkeys(
+    'mod+z',
+    (event) => {
+      event.preventDefault()
+      undo()
+    },
+    ON_ROWS,
+  )
+  useHotkeys(
+    'mod+shift+z, mod+y',
+    (event) => {
+      event.preventDefault()
+      redo()
+    },
+    ON_ROWS,
+  )
   useHotkeys(
     stages.map((_, index) => `alt+${index + 1}`).join(','),
     (event) => {

@@ -11,12 +11,16 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['Alt+↑ Alt+↓ there', 'the exercise earlier, later'],
   ['F2 there', 'another name'],
   ['Shift+T', 'teach the stitch that is shown'],
+  ['D', 'draw with the tool used last; Esc puts it away'],
+  ['Shift while drawing', 'in steps of 15°; Alt: nowhere in particular'],
+  ['Shift and a press, or a drag', 'hold several'],
   ['F', 'turn the cloth over'],
   ['W, G', 'stitches shown or hidden, marks shown or hidden'],
   [', and .', 'pitch of the selected exercise shorter, longer'],
   ['0, 8, 7, 9', 'the cloth, the hoop, what is held, true size'],
   ['+ and −', 'closer, further'],
   ['Arrow keys on a pin', 'move it by 1 mm, with Shift by 0.1 mm'],
+  ['S, A, Delete on a pin', 'smooth or a corner, a place more, a place less'],
   ['← → and Space in the hand', 'step back, step on, play'],
 ]
 

@@ -25,6 +25,8 @@ export interface SamplerState {
   readonly open: OpenSampler | null
   /** The id of an exercise, or of a guide that no exercise is worked on. */
   readonly selected: string | null
+  /** What is held beside it: exercises and sketches that are arranged together. */
+  readonly also: readonly string[]
   /** Closed, it gives the work its width; choosing an exercise opens it again. */
   readonly cardShown: boolean
   /** Something to tell: a change that could not be made. */
@@ -45,7 +47,8 @@ interface Opening {
 }
 
 const TOOLS: DocumentTools<Sampler, Operation> = { apply: applyOperation, invert: invertOperation }
-const initial: SamplerState = { open: null, selected: null, cardShown: true, notice: null }
+const NONE: readonly string[] = []
+const initial: SamplerState = { open: null, selected: null, also: NONE, cardShown: true, notice: null }
 
 /** Plain functions instead of drafts: the document keeps its references where nothing changed. */
 const slice = createSlice({
@@ -64,7 +67,10 @@ const slice = createSlice({
       if (!open) return state
       const done = editDocument(TOOLS, open, payload)
       if (!done.ok) return { ...(state as SamplerState), notice: notice([sentenceOfProblems(done.problems)]) }
-      return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: selectedAfter(payload.operation, selected, done.value.document) }
+      const { document } = done.value
+      const held = selectedAfter(payload.operation, selected, document)
+      const also = held === selected ? state.also.filter((id) => isThere(document, id)) : NONE
+      return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: held, also }
     },
     sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'saving')),
     acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; revision: number; refused: readonly Refusal[] }>): SamplerState => {
@@ -88,8 +94,20 @@ const slice = createSlice({
     exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({
       ...(state as SamplerState),
       selected: payload,
+      also: NONE,
       cardShown: payload !== null || state.cardShown,
     }),
+    /** Held with the others, or let go of. */
+    heldToo: (state, { payload }: PayloadAction<string>): SamplerState => {
+      const { selected, also } = state as SamplerState
+      if (payload === selected) return { ...(state as SamplerState), selected: also[0] ?? selected, also: also.slice(1) }
+      if (selected === null) return { ...(state as SamplerState), selected: payload }
+      return { ...(state as SamplerState), also: also.includes(payload) ? also.filter((one) => one !== payload) : [...also, payload] }
+    },
+    allHeld: (state, { payload }: PayloadAction<readonly string[]>): SamplerState => {
+      const [first = null, ...rest] = payload
+      return { ...(state as SamplerState), selected: first, also: rest, cardShown: state.cardShown }
+    },
     cardClosed: (state): SamplerState => ({ ...(state as SamplerState), cardShown: false }),
     noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
   },
@@ -111,6 +129,7 @@ function withTold(state: SamplerState, { said }: Told<Sampler, Operation>, open:
   return {
     ...state,
     open,
+    also: state.also.filter((id) => isThere(open.document, id)),
     selected: isThere(open.document, selected) ? selected : (teachingOrder(open.document)[0]?.id ?? null),
     notice: notice(said) ?? state.notice,
   }
@@ -153,6 +172,8 @@ export const {
   connectionBack,
   printed,
   exerciseSelected,
+  heldToo,
+  allHeld,
   cardClosed,
   noticed,
 } = slice.actions
