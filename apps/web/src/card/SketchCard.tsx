@@ -26,7 +26,7 @@ export function SketchCard({ sampler, drawn }: { sampler: Sampler; drawn: DrawnG
       <div className="card-head">
         <div className="card-title">
           <h2>{drawn.name ?? `A sketch: ${word}`}</h2>
-          <span>{length === null ? word : `${word}, ${formatLength(length, sampler.units, 1)} to draw`}</span>
+          <span>{length === null ? 'cannot be read as it is' : `${formatLength(length, sampler.units, 1)} to draw`}</span>
         </div>
         <Button type="text" size="small" aria-label="Close the card" title="Close the card" onClick={() => dispatch(cardClosed())}>
           ×
