@@ -4,7 +4,8 @@ import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { roleWord, sizeInWords } from '@lemmata/core/sheets'
 import { findStitch } from '@lemmata/core/stitches'
 import { counted, formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
-import { Select } from 'antd'
+import { evenCounts } from '@lemmata/core/draw'
+import { Button, Select } from 'antd'
 import { Field, LengthField, NumberField } from '../sampler/fields.tsx'
 import { VersionField } from '../sampler/VersionField.tsx'
 import { edit } from '../store/index.ts'
@@ -25,6 +26,7 @@ export function ClothGroup({ sampler, exercise, done }: Props) {
   return (
     <div className="group">
       {done && <Lengths sampler={sampler} exercise={exercise} done={done} />}
+      {done && <ComesOutEven sampler={sampler} exercise={exercise} done={done} />}
       {drawn && <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} />}
       <GuideSizes drawn={drawn} unit={sampler.units} />
       {drawn && <CopiesFields sampler={sampler} drawn={drawn} />}
@@ -94,6 +96,27 @@ function Lengths({ sampler, exercise, done }: { sampler: Sampler; exercise: Exer
         )
       })}
     </div>
+  )
+}
+
+/** Neat lengths near the asked one that divide the line exactly: one press takes one. */
+function ComesOutEven({ sampler, exercise, done }: { sampler: Sampler; exercise: Exercise; done: WorkedExercise }) {
+  const [first] = done.pieces
+  const { fitted } = first.worked
+  const length = [...done.assigned.parameters.values()].find((one) => one.kind === 'length')
+  // Where a repeat is one length and nothing else, and the line has no corners to fit between.
+  if (!length || first.guide.kind !== 'line' || fitted.legs.length !== 1 || Math.abs(fitted.askedMm - length.value) > 1e-6) return null
+  const even = evenCounts(fitted.lengthMm, length.value, length.min ?? 0.5, length.max ?? 20).filter((one) => Math.abs(one.pitchMm - length.value) > 1e-6)
+  if (even.length === 0) return null
+  return (
+    <p className="why comes-even">
+      Comes out even:
+      {even.map((one) => (
+        <Button key={one.count} size="small" onClick={() => edit({ kind: 'set-parameters', id: exercise.id, set: { [length.id]: one.pitchMm } })}>
+          {one.count} of {formatLength(one.pitchMm, sampler.units, 2)}
+        </Button>
+      ))}
+    </p>
   )
 }
 

@@ -75,6 +75,14 @@ describe('lengths', () => {
     expect(screen.getByTestId('fitted-count').textContent).toBe('40')
   })
 
+  it('neat lengths that divide the line are offered, and one press takes one: 100 mm is 40 of 2.5', () => {
+    const page = open()
+    fireEvent.click(screen.getByText('40 of 2.50 mm'))
+    expect(page.document().exercises[0]?.parameters).toEqual({ L: 2.5 })
+    expect(screen.getByTestId('fitted-count').textContent).toBe('40')
+    expect(screen.queryByText('40 of 2.50 mm')).toBeNull()
+  })
+
   it('one outside its window is a caution with the usual length', () => {
     open()
     type('Stitch', '6')

@@ -18,7 +18,8 @@ import { newIds } from '../store/new-ids.ts'
 import { DrawBar } from './draw/DrawBar.tsx'
 import { useDrawing } from './draw/use-drawing.ts'
 import { usePreview } from './draw/use-preview.ts'
-import { allHeld, exerciseSelected, heldToo } from '../store/sampler.ts'
+import { isNarrow } from '../spine/use-folded.ts'
+import { allHeld, cardClosed, exerciseSelected, heldToo } from '../store/sampler.ts'
 import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { ClothView, type Shown } from './ClothView.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
@@ -82,6 +83,11 @@ export function ClothStage() {
     [drawing, stitch, sampler, take],
   )
   useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
+  const begin = (tool: string): void => {
+    take(tool)
+    // Where the card would cover the cloth it waits until something is chosen.
+    if (isNarrow()) dispatch(cardClosed())
+  }
   useHotkeys('d', takeAgain)
   useHotkeys('enter', () => finish(), { enabled: drawing !== null })
   const flip = (): void => setSide((before) => (before === 'front' ? 'back' : 'front'))
@@ -125,7 +131,7 @@ export function ClothStage() {
           menu={{
             selectable: true,
             selectedKeys: drawing ? [drawing.tool.id] : [],
-            items: DRAW_TOOLS.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => take(tool.id) })),
+            items: DRAW_TOOLS.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => begin(tool.id) })),
           }}
         >
           <Button aria-pressed={drawing !== null} type={drawing ? 'primary' : 'default'}>
