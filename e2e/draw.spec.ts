@@ -199,3 +199,22 @@ test('several are held with Shift, lined up and moved together; a copy lies belo
   await page.reload()
   await expect(page.getByRole('option')).toHaveCount(4)
 })
+
+test('a length is measured from place to place, on ends that are met exactly, and nothing is drawn', async ({ page }) => {
+  await bareCloth(page)
+  await tool(page, 'Line')
+  await page.keyboard.type('100, 150; 180, 150')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: /^Drawing/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Measure' }).click()
+  const bar = page.getByRole('region', { name: 'Measuring' })
+  await settled(page)
+  // A little beside both ends: they are met.
+  await drag(page, [100.8, 150.6], [179.2, 149.4])
+  await expect(bar.getByRole('status')).toHaveText('80.0 mm at 0°')
+  await page.locator('#draw-places').fill('100, 150; @30, -40')
+  await expect(bar.getByRole('status')).toHaveText('50.0 mm at 53.1°')
+  await page.getByRole('button', { name: 'Put away' }).click()
+  await expect(bar).toHaveCount(0)
+  await expect(page.getByRole('option')).toHaveCount(1)
+})

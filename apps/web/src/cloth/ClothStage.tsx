@@ -1,6 +1,6 @@
 /** The sampler on its cloth in true scale: worked, marked, from behind. */
 import { surroundingsOf } from '@lemmata/core/assign'
-import { DRAW_TOOLS } from '@lemmata/core/draw'
+import { DRAW_TOOLS, MEASURE } from '@lemmata/core/draw'
 import { type GuideKind, guideServes } from '@lemmata/core/guide'
 import type { Point } from '@lemmata/core/geometry'
 import { newExerciseOn } from '@lemmata/core/layout'
@@ -64,12 +64,14 @@ export function ClothStage() {
   const selectAll = useCallback((ids: readonly string[]) => void dispatch(allHeld(ids)), [dispatch])
   const { drawing, take, takeAgain } = useDrawing()
   const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({})
-  const stitch = drawing ? stitchFor(drawing.tool.kind, chosen, selected, sampler) : null
+  const stitch = drawing && drawing.tool !== MEASURE ? stitchFor(drawing.tool.kind, chosen, selected, sampler) : null
   const preview = usePreview(drawing?.guide ?? null, stitch, around)
   const finish = useCallback(
     (places?: readonly Point[]): void => {
       const guide = drawing?.finished(places)
       if (!drawing || !guide) return
+      // What was measured stays to be read.
+      if (drawing.tool === MEASURE) return drawing.setPlaces(places ?? drawing.places)
       const document = findStitch(stitch ?? '', sampler.stitches)
       const ids = newIds()
       edit(
@@ -83,11 +85,14 @@ export function ClothStage() {
     [drawing, stitch, sampler, take],
   )
   useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
+  const isDrawing = drawing !== null && drawing.tool !== MEASURE
   const begin = (tool: string): void => {
     take(tool)
     // Where the card would cover the cloth it waits until something is chosen.
     if (isNarrow()) dispatch(cardClosed())
   }
+  const measure = (): void => take(drawing?.tool === MEASURE ? null : MEASURE.id)
+  useHotkeys('m', measure)
   useHotkeys('d', takeAgain)
   useHotkeys('enter', () => finish(), { enabled: drawing !== null })
   const flip = (): void => setSide((before) => (before === 'front' ? 'back' : 'front'))
@@ -134,10 +139,13 @@ export function ClothStage() {
             items: DRAW_TOOLS.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => begin(tool.id) })),
           }}
         >
-          <Button aria-pressed={drawing !== null} type={drawing ? 'primary' : 'default'}>
-            {drawing ? `Draw: ${drawing.tool.name.toLowerCase()}` : 'Draw'} ▾
+          <Button aria-pressed={isDrawing} type={isDrawing ? 'primary' : 'default'}>
+            {drawing && isDrawing ? `Draw: ${drawing.tool.name.toLowerCase()}` : 'Draw'} ▾
           </Button>
         </Dropdown>
+        <Button aria-pressed={drawing?.tool === MEASURE} type={drawing?.tool === MEASURE ? 'primary' : 'default'} title="M" onClick={measure}>
+          Measure
+        </Button>
         <ArrangeMenu sampler={sampler} held={all} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (

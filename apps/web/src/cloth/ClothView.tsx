@@ -277,6 +277,7 @@ export function ClothView(props: Props) {
               words={gestures.words}
               unit={sampler.units}
               isDark={ink.isDark}
+              pitchMm={held && held.pieces[0].guide.kind === 'line' ? held.pieces[0].worked.fitted.pitchMm : null}
             />
           )}
           <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirroredMm} onSelect={onSelect} />

@@ -12,6 +12,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['F2 there', 'another name'],
   ['Shift+T', 'teach the stitch that is shown'],
   ['D', 'draw with the tool used last; Esc puts it away'],
+  ['M', 'measure from place to place'],
   ['Shift while drawing', 'in steps of 15°; Alt: nowhere in particular'],
   ['Shift and a press, or a drag', 'hold several'],
   ['F', 'turn the cloth over'],

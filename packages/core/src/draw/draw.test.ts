@@ -12,6 +12,7 @@ import {
   evenLengths,
   freehand,
   leaf,
+  measureBetween,
   riseThrough,
   smoothThrough,
   spiral,
@@ -116,6 +117,14 @@ describe('a leaf', () => {
     expect(top.x).toBeCloseTo(26, 0)
     expect(path(guide.vein ?? null).length).toBeCloseTo(40, 9)
     expect(areaOf(outline.points)).toBeGreaterThan(0.55 * 40 * 12)
+  })
+})
+
+describe('measured', () => {
+  it('three to the right and four up are five at 53.1 degrees', () => {
+    expect(measureBetween(at(10, 10), at(13, 6))).toEqual({ lengthMm: 5, degrees: 53.1, across: 3, down: -4 })
+    expect(measureBetween(at(10, 10), at(10, 30)).degrees).toBe(-90)
+    expect(measureBetween(at(10, 10), at(0, 10)).degrees).toBe(180)
   })
 })
 

@@ -3,5 +3,5 @@ export { arc, circle, cornered, freehand, riseThrough, smoothThrough, spiral, wa
 export { box, leaf, petal } from './outlines.ts'
 export { evenCounts, evenLengths } from './even.ts'
 export type { EvenCount } from './even.ts'
-export { DRAW_TOOLS, usualFigures } from './tools.ts'
-export type { DrawTool, Taking, ToolFigure } from './tools.ts'
+export { DRAW_TOOLS, MEASURE, measureBetween, usualFigures } from './tools.ts'
+export type { DrawTool, Measured, Taking, ToolFigure } from './tools.ts'

@@ -292,6 +292,33 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
   },
 ]
 
+/** Draws nothing: it says how far, and in which direction. */
+export const MEASURE: DrawTool = {
+  id: 'measure',
+  name: 'Measure',
+  kind: 'line',
+  taking: 'drag',
+  how: 'Drag from one place to another; ends and bends of guides are met exactly.',
+  figures: [],
+  places: 2,
+  least: 2,
+  make: (places) => line(cornered(places)),
+}
+
+export interface Measured {
+  readonly lengthMm: number
+  /** Anticlockwise from the right, as one reads it off the cloth; -180 to 180. */
+  readonly degrees: number
+  /** To the right and down. */
+  readonly across: number
+  readonly down: number
+}
+
+export function measureBetween(from: Point, to: Point): Measured {
+  const [across, down] = [to.x - from.x, to.y - from.y]
+  return { lengthMm: Math.hypot(across, down), degrees: Math.round((Math.atan2(from.y - to.y, across) * 1800) / Math.PI) / 10 + 0, across, down }
+}
+
 export function usualFigures(tool: DrawTool): Readonly<Record<string, number>> {
   return Object.fromEntries(tool.figures.map((one) => [one.id, one.usual]))
 }

@@ -1,4 +1,5 @@
 /** The tool in hand: how it is used, its places and figures to be typed, and the stitch it is worked in. */
+import { MEASURE } from '@lemmata/core/draw'
 import { guideServes } from '@lemmata/core/guide'
 import type { Sampler } from '@lemmata/core/sampler'
 import { allStitches } from '@lemmata/core/stitches'
@@ -6,6 +7,7 @@ import type { LengthUnit } from '@lemmata/core/units'
 import { Button, Input, Select } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { LengthField, NumberField } from '../../sampler/fields.tsx'
+import { measuredInWords } from './DrawOverlay.tsx'
 import { placesText, readPlaces } from './places-text.ts'
 import type { Drawing } from './use-drawing.ts'
 
@@ -27,7 +29,7 @@ export function DrawBar({ sampler, drawing, stitch, onStitch, onDone, onClose }:
   const { units } = sampler
   const stitches = allStitches(sampler.stitches).filter((one) => guideServes(one.guide, tool.kind))
   return (
-    <div className="draw-bar" role="region" aria-label={`Drawing: ${tool.name}`}>
+    <div className="draw-bar" role="region" aria-label={tool === MEASURE ? 'Measuring' : `Drawing: ${tool.name}`}>
       <p className="draw-how">
         <b>{tool.name}</b> {tool.how}
       </p>
@@ -58,21 +60,27 @@ export function DrawBar({ sampler, drawing, stitch, onStitch, onDone, onClose }:
             />
           ),
         )}
-        <div className="field draw-stitch">
-          <label htmlFor="draw-stitch">Worked in</label>
-          <Select
-            id="draw-stitch"
-            value={stitch ?? ''}
-            showSearch={{ optionFilterProp: 'label' }}
-            popupMatchSelectWidth={false}
-            options={[{ value: '', label: 'nothing yet: a sketch' }, ...stitches.map((one) => ({ value: one.id, label: one.name }))]}
-            onChange={(id: string) => onStitch(id === '' ? null : id)}
-          />
-        </div>
+        {tool !== MEASURE && (
+          <div className="field draw-stitch">
+            <label htmlFor="draw-stitch">Worked in</label>
+            <Select
+              id="draw-stitch"
+              value={stitch ?? ''}
+              showSearch={{ optionFilterProp: 'label' }}
+              popupMatchSelectWidth={false}
+              options={[{ value: '', label: 'nothing yet: a sketch' }, ...stitches.map((one) => ({ value: one.id, label: one.name }))]}
+              onChange={(id: string) => onStitch(id === '' ? null : id)}
+            />
+          </div>
+        )}
         <span className="draw-buttons">
-          <Button type="primary" disabled={drawing.finished() === null} onClick={onDone}>
-            Draw it
-          </Button>
+          {tool === MEASURE ? (
+            <output className="measured">{measuredInWords(drawing, units, null)}</output>
+          ) : (
+            <Button type="primary" disabled={drawing.finished() === null} onClick={onDone}>
+              Draw it
+            </Button>
+          )}
           <Button onClick={onClose}>Put away</Button>
         </span>
       </div>

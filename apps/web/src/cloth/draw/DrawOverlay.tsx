@@ -1,4 +1,5 @@
 /** What is being drawn, over the cloth: its line, the places given, and a tag with the figures that change. */
+import { MEASURE, measureBetween } from '@lemmata/core/draw'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
 import { lengthToDraw, readGuide } from '@lemmata/core/guide'
@@ -17,13 +18,15 @@ interface Props {
   readonly words: string | null
   readonly unit: LengthUnit
   readonly isDark: boolean
+  /** Of what is held: how many of its stitches a measured length would be. */
+  readonly pitchMm: number | null
 }
 
-export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark }: Props) {
+export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark, pitchMm }: Props) {
   const ink = isDark ? DYES.paper : DYES.indigo
   const lines = drawing.guide ? guideLines(drawing.guide) : []
   const at = pointer && toScreen(view, pointer)
-  const said = [figuresOf(drawing, done, unit), words].filter((one) => one !== null)
+  const said = [drawing.tool === MEASURE ? measuredInWords(drawing, unit, pitchMm) : figuresOf(drawing, done, unit), words].filter((one) => one !== null)
   return (
     <g className="drawing" aria-hidden="true">
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
@@ -47,6 +50,17 @@ export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark 
       )}
     </g>
   )
+}
+
+/** "82.4 mm at 31°, 24 stitches of 3.43 mm": how far, in which direction, and what it would be in the stitch that is held. */
+export function measuredInWords({ places, guide }: Pick<Drawing, 'places' | 'guide'>, unit: LengthUnit, pitchMm: number | null): string | null {
+  const [from] = places
+  const read = guide ? readGuide(guide) : null
+  const to = places[1] ?? (read?.ok && read.value.kind === 'line' ? read.value.path.points.at(-1) : undefined)
+  if (!from || !to) return null
+  const { lengthMm, degrees } = measureBetween(from, to)
+  const stitches = pitchMm === null || lengthMm < pitchMm ? '' : `, ${(lengthMm / pitchMm).toFixed(1)} of ${formatLength(pitchMm, unit, 2)}`
+  return `${formatLength(lengthMm, unit, 1)} at ${degrees}°${stitches}`
 }
 
 /** "82.4 mm, 24 stitches of 3.43 mm". */

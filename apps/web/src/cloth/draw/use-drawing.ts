@@ -1,6 +1,6 @@
 /** Drawing on the cloth: the tool in hand, the places given so far, its figures, and what they make. */
 import type { DrawTool } from '@lemmata/core/draw'
-import { DRAW_TOOLS, usualFigures } from '@lemmata/core/draw'
+import { DRAW_TOOLS, MEASURE, usualFigures } from '@lemmata/core/draw'
 import type { Guide } from '@lemmata/core/guide'
 import type { Point } from '@lemmata/core/geometry'
 import { useCallback, useMemo, useRef, useState } from 'react'
@@ -31,8 +31,8 @@ export function useDrawing(): { readonly drawing: Drawing | null; readonly take:
   const [state, setState] = useState<State | null>(null)
   const before = useRef(DRAW_TOOLS[0]?.id ?? null)
   const take = useCallback((toolId: string | null): void => {
-    const tool = DRAW_TOOLS.find((one) => one.id === toolId)
-    if (tool) before.current = tool.id
+    const tool = [...DRAW_TOOLS, MEASURE].find((one) => one.id === toolId)
+    if (tool && tool !== MEASURE) before.current = tool.id
     setState(tool ? { tool, places: [], hover: null, typed: {} } : null)
   }, [])
   const takeAgain = useCallback(() => take(before.current), [take])
