@@ -1,34 +1,16 @@
 // @vitest-environment jsdom
 /** Writing a stitch in sentences: menus say what is there, change it, and what is made is the stitch that was meant. */
-import { surroundingsOf } from '@lemmata/core/assign'
-import { newSampler } from '@lemmata/core/sampler'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { Provider } from 'react-redux'
-import { store } from '../../store/index.ts'
 import { choose } from '../../testing/page.tsx'
-import { WriteStitch } from './WriteStitch.tsx'
+import { openWriting } from '../../testing/writing.tsx'
 
 afterEach(cleanup)
 
 function open(id: string) {
-  const kept: StitchDocument[] = []
-  const first = LIBRARY.find((one) => one.id === id)
-  if (!first) throw new Error(id)
-  render(
-    <Provider store={store}>
-      <WriteStitch
-        first={first}
-        around={surroundingsOf(newSampler('Write'))}
-        clothHex="#EFE6D2"
-        onSampler={(document) => kept.push(document)}
-        onLibrary={() => Promise.resolve()}
-        onClose={() => undefined}
-      />
-    </Provider>,
-  )
+  const { kept, first } = openWriting(id)
   const keep = (): StitchDocument => {
     fireEvent.click(screen.getByText('Keep in this sampler'))
     const [document] = kept.splice(0)

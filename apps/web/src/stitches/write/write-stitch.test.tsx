@@ -1,34 +1,15 @@
 // @vitest-environment jsdom
 /** Writing a stitch with formulas: what is typed is worked at once, what is wrong is said and marked, nothing half-typed is lost. */
-import { surroundingsOf } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { newSampler } from '@lemmata/core/sampler'
-import { LIBRARY } from '@lemmata/core/stitches'
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { choose } from '../../testing/page.tsx'
-import { WriteStitch } from './WriteStitch.tsx'
-import { Provider } from 'react-redux'
-import { store } from '../../store/index.ts'
+import { openWriting } from '../../testing/writing.tsx'
 
 afterEach(cleanup)
 
 function open(id = 'back-stitch') {
-  const kept: StitchDocument[] = []
-  const first = LIBRARY.find((one) => one.id === id)
-  if (!first) throw new Error(id)
-  render(
-    <Provider store={store}>
-      <WriteStitch
-        first={first}
-        around={surroundingsOf(newSampler('Write'))}
-        clothHex="#EFE6D2"
-        onSampler={(document) => kept.push(document)}
-        onLibrary={() => Promise.resolve()}
-        onClose={() => undefined}
-      />
-    </Provider>,
-  )
+  const { kept } = openWriting(id)
   fireEvent.click(screen.getByText('With formulas'))
   return kept
 }
