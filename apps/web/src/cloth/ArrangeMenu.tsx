@@ -1,6 +1,5 @@
 /** What can be done with all that is held: turned, mirrored, made larger, lined up, spaced evenly, copied. */
-import type { GuideId } from '@lemmata/core/base'
-import { alignHeld, copyHeld, type Edge, mirrorHeld, scaleHeld, spaceHeld, turnHeld } from '@lemmata/core/layout'
+import { alignHeld, copyHeld, type Edge, guidesHeld, mirrorHeld, scaleHeld, spaceHeld, turnHeld } from '@lemmata/core/layout'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { Button, Dropdown } from 'antd'
 import { edit } from '../store/index.ts'
@@ -20,12 +19,6 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
   { edge: 'middle', label: 'Line up by their middles, side by side' },
   { edge: 'bottom', label: 'Line up at the bottom' },
 ]
-
-export function guidesHeld(sampler: Pick<Sampler, 'exercises' | 'drawing'>, held: readonly string[]): readonly GuideId[] {
-  const ofExercises = sampler.exercises.flatMap((one) => (held.includes(one.id) ? one.on.map((on) => on.guide) : []))
-  const sketches = sampler.drawing.guides.flatMap((one) => (held.includes(one.id) ? [one.id] : []))
-  return [...new Set([...ofExercises, ...sketches])]
-}
 
 export function ArrangeMenu({ sampler, held }: Props) {
   const ids = guidesHeld(sampler, held)

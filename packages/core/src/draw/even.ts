@@ -1,4 +1,4 @@
-/** What comes out even: whole numbers of stitches near a length, and lengths near it that are whole. */
+/** What comes out even: whole numbers of stitches that divide a length. */
 
 export interface EvenCount {
   readonly count: number
@@ -19,11 +19,4 @@ export function evenCounts(lengthMm: number, askedMm: number, leastMm: number, m
     if (isNeat(pitchMm)) found.push({ count, pitchMm: Math.round(pitchMm * 1e6) / 1e6 })
   }
   return found.sort((a, b) => Math.abs(a.pitchMm - askedMm) - Math.abs(b.pitchMm - askedMm)).slice(0, most)
-}
-
-/** The lengths to either side at which the asked pitch comes out whole. */
-export function evenLengths(lengthMm: number, askedMm: number): readonly EvenCount[] {
-  if (!(askedMm > 0 && lengthMm > 0)) return []
-  const below = Math.max(1, Math.floor(lengthMm / askedMm + 1e-9))
-  return [below, below + 1].map((count) => ({ count, pitchMm: askedMm }))
 }

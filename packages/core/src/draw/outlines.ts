@@ -1,7 +1,7 @@
 /** Closed outlines as they grow: a leaf with its vein, a petal, a box. mm */
 import type { Guide } from '../guide/index.ts'
 import type { Point } from '../geometry/index.ts'
-import { hundredthsOf } from './said.ts'
+import { hundredths } from '../guide/index.ts'
 
 /** A leaf between two tips: how wide, and where it is widest as a share of its length. Its vein runs from tip to tip. */
 export function leaf(from: Point, to: Point, widthMm: number, widest = 0.45): Guide | null {
@@ -18,7 +18,7 @@ function between(from: Point, to: Point, widthMm: number, widest: number, round:
   const size = Math.hypot(to.x - from.x, to.y - from.y)
   if (size < 1 || !(widthMm > 0) || !(widest > 0.05 && widest < 0.95)) return null
   const [ux, uy] = [(to.x - from.x) / size, (to.y - from.y) / size]
-  const put = (along: number, aside: number): string => `${hundredthsOf(from.x + ux * along - uy * aside)} ${hundredthsOf(from.y + uy * along + ux * aside)}`
+  const put = (along: number, aside: number): string => `${hundredths(from.x + ux * along - uy * aside)} ${hundredths(from.y + uy * along + ux * aside)}`
   const [half, at] = [widthMm / 2, widest * size]
   const rest = size - at
   const out = (side: 1 | -1): string =>
@@ -34,8 +34,8 @@ function between(from: Point, to: Point, widthMm: number, widest: number, round:
 }
 
 export function box(from: Point, to: Point): Guide | null {
-  const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)].map(hundredthsOf) as [number, number]
-  const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y)].map(hundredthsOf) as [number, number]
+  const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)].map(hundredths) as [number, number]
+  const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y)].map(hundredths) as [number, number]
   if (right - left < 0.5 || bottom - top < 0.5) return null
   return { kind: 'shape', path: `M ${left} ${top} L ${right} ${top} L ${right} ${bottom} L ${left} ${bottom} Z` }
 }

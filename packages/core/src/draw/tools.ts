@@ -5,7 +5,7 @@
 import type { Guide, GuideKind } from '../guide/index.ts'
 import type { Point } from '../geometry/index.ts'
 import { box, leaf, petal } from './outlines.ts'
-import { hundredthsOf } from './said.ts'
+import { hundredths } from '../guide/index.ts'
 import { arc, circle, cornered, freehand, riseThrough, smoothThrough, spiral, wave, zigzag } from './ways.ts'
 
 /** How places are given: from one to another by a drag; one after another by presses; as the hand goes. */
@@ -42,7 +42,7 @@ const count = (id: string, name: string, usual: number, min = 1, max = 200): Too
 const line = (path: string | null): Guide | null => (path === null ? null : { kind: 'line', path })
 const ends = (places: readonly Point[]): readonly [Point, Point] | null => (places.length >= 2 ? [places[0] as Point, places[1] as Point] : null)
 const apart = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y)
-const pairOf = ({ x, y }: Point): readonly [number, number] => [hundredthsOf(x), hundredthsOf(y)]
+const pairOf = ({ x, y }: Point): readonly [number, number] => [hundredths(x), hundredths(y)]
 
 export const DRAW_TOOLS: readonly DrawTool[] = [
   {
@@ -78,7 +78,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 2,
     read: (places): Readonly<Record<string, number>> => {
       const [from, to, through] = places
-      return from && to && through && apart(from, to) > 0.1 ? { rise: hundredthsOf(riseThrough(from, to, through)) } : {}
+      return from && to && through && apart(from, to) > 0.1 ? { rise: hundredths(riseThrough(from, to, through)) } : {}
     },
     make: (places, { rise = 8 }) => {
       const both = ends(places)
@@ -124,7 +124,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 1,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { pitch: Math.max(0.5, hundredthsOf(apart(both[0], both[1]) / 3.5)) } : {}
+      return both ? { pitch: Math.max(0.5, hundredths(apart(both[0], both[1]) / 3.5)) } : {}
     },
     make: ([middle], { turns = 3, pitch = 4 }) => (middle ? line(spiral(middle, turns, pitch)) : null),
   },
@@ -139,7 +139,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 1,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { across: Math.max(1, hundredthsOf(2 * apart(both[0], both[1]))) } : {}
+      return both ? { across: Math.max(1, hundredths(2 * apart(both[0], both[1]))) } : {}
     },
     make: ([middle], { across = 20 }) => (middle ? line(circle(middle, across / 2)) : null),
   },
@@ -168,7 +168,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 2,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { width: Math.max(1, hundredthsOf(0.34 * apart(both[0], both[1]))) } : {}
+      return both ? { width: Math.max(1, hundredths(0.34 * apart(both[0], both[1]))) } : {}
     },
     make: (places, { width = 8, widest = 0.45 }) => {
       const both = ends(places)
@@ -186,7 +186,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 2,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { width: Math.max(1, hundredthsOf(0.6 * apart(both[0], both[1]))) } : {}
+      return both ? { width: Math.max(1, hundredths(0.6 * apart(both[0], both[1]))) } : {}
     },
     make: (places, { width = 8 }) => {
       const both = ends(places)
@@ -243,9 +243,9 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 1,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { across: Math.max(2, hundredthsOf(2 * apart(both[0], both[1]))) } : {}
+      return both ? { across: Math.max(2, hundredths(2 * apart(both[0], both[1]))) } : {}
     },
-    make: ([middle], { across = 16 }) => (middle ? { kind: 'ring', at: pairOf(middle), radiusMm: hundredthsOf(across / 2) } : null),
+    make: ([middle], { across = 16 }) => (middle ? { kind: 'ring', at: pairOf(middle), radiusMm: hundredths(across / 2) } : null),
   },
   {
     id: 'squares',
@@ -258,7 +258,7 @@ export const DRAW_TOOLS: readonly DrawTool[] = [
     least: 1,
     read: (places): Readonly<Record<string, number>> => {
       const both = ends(places)
-      return both ? { side: Math.max(1, hundredthsOf(2 * apart(both[0], both[1]))) } : {}
+      return both ? { side: Math.max(1, hundredths(2 * apart(both[0], both[1]))) } : {}
     },
     make: ([middle], { side = 8, repeat = 1 }) => (middle ? { kind: 'square', at: pairOf(middle), sideMm: side, ...(repeat > 1 ? { repeat } : {}) } : null),
   },

@@ -1,10 +1,10 @@
 /** Ways over the cloth as path data, in the words of stitching. mm; what is said of angles is in degrees, clockwise from the right. */
 import fitCurve from 'fit-curve'
-import { hundredthsOf } from './said.ts'
+import { hundredths } from '../guide/index.ts'
 import type { Point } from '../geometry/index.ts'
 import { smoothAnchor, writeAnchors } from '../geometry/index.ts'
 
-const pair = ({ x, y }: Point): string => `${hundredthsOf(x)} ${hundredthsOf(y)}`
+const pair = ({ x, y }: Point): string => `${hundredths(x)} ${hundredths(y)}`
 
 /** Straight from place to place, with a corner at each; back to the first where it is closed. Null for fewer than two places. */
 export function cornered(places: readonly Point[], closed = false): string | null {
@@ -91,7 +91,7 @@ export function spiral(middle: Point, turns: number, apartMm: number, startMm = 
 /** A circle, clockwise from its top. */
 export function circle(middle: Point, radiusMm: number): string | null {
   if (!(radiusMm > 0)) return null
-  const r = hundredthsOf(radiusMm)
+  const r = hundredths(radiusMm)
   const half = (y: number): string => `A ${r} ${r} 0 0 1 ${pair({ x: middle.x, y })}`
   return `M ${pair({ x: middle.x, y: middle.y - radiusMm })} ${half(middle.y + radiusMm)} ${half(middle.y - radiusMm)} Z`
 }

@@ -23,6 +23,7 @@ export {
   withSize,
 } from './kinds.ts'
 export { gridPoint } from './kinds/grid.ts'
+export { hundredths } from './hundredths.ts'
 export { NARROWEST_BAND_MM } from './limits.ts'
 export { middleOfRails, widthsAt } from './rails.ts'
 export { makeRuler, readRuler } from './ruler.ts'

@@ -1,12 +1,18 @@
 /** Guides held together: moved, turned, mirrored, lined up, spaced evenly, copied. Each gives the edit that does it. mm */
 import type { GuideId } from '../base/index.ts'
-import { type Box, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
+import { type Box, boxOf, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
 import { transformGuide } from '../guide/index.ts'
 import { boxOfGuides, type Copies, type DrawnGuide, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
-import { GAP_MM } from './free-place.ts'
+import { GAP_MM, middleOf } from './free-place.ts'
 import type { NewIds } from './new-exercise.ts'
 
 export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
+
+/** The guides of what is held: ids of exercises and of sketches; each once. */
+export function guidesHeld({ exercises, drawing }: Pick<Sampler, 'exercises' | 'drawing'>, held: readonly string[]): readonly GuideId[] {
+  const worked = exercises.flatMap((one) => (held.includes(one.id) ? one.on.map((on) => on.guide) : []))
+  return [...new Set([...worked, ...drawing.guides.flatMap((one) => (held.includes(one.id) ? [one.id] : []))])]
+}
 
 /** With all its copies; null for what has no place. */
 export function boxOfDrawn(drawn: DrawnGuide, drawing: GuideDrawing): Box | null {
@@ -107,8 +113,7 @@ function withoutName({ name: _name, ...rest }: DrawnGuide): DrawnGuide {
 
 /** Copies as they are offered first, from where the guide lies. */
 export function usualCopies(kind: Copies['kind'], drawn: DrawnGuide, sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'drawing'>): Copies {
-  const { cloth, workingHoop } = sampler
-  const [x, y] = workingHoop?.at ?? ([cloth.widthMm / 2, cloth.heightMm / 2] as const)
+  const { x, y } = middleOf(sampler)
   const box = boxOfGuides([drawn.guide])
   const [width, height] = box ? [box.right - box.left, box.bottom - box.top] : [10, 10]
   const tenth = (value: number): number => Math.round(value * 10) / 10
@@ -159,15 +164,10 @@ function placeOf(box: Box, edge: Edge): number {
 }
 
 function joined(boxes: readonly Box[]): Box | null {
-  const [first, ...rest] = boxes
-  if (!first) return null
-  return rest.reduce(
-    (all, box) => ({
-      left: Math.min(all.left, box.left),
-      right: Math.max(all.right, box.right),
-      top: Math.min(all.top, box.top),
-      bottom: Math.max(all.bottom, box.bottom),
-    }),
-    first,
+  return boxOf(
+    boxes.flatMap(({ left, top, right, bottom }) => [
+      { x: left, y: top },
+      { x: right, y: bottom },
+    ]),
   )
 }

@@ -42,7 +42,8 @@ export function takenBoxes(drawing: GuideDrawing): readonly Box[] {
   )
 }
 
-function middleOf({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): Point {
+/** Of the hoop; of the cloth where there is none. */
+export function middleOf({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): Point {
   return workingHoop ? { x: workingHoop.at[0], y: workingHoop.at[1] } : { x: cloth.widthMm / 2, y: cloth.heightMm / 2 }
 }
 

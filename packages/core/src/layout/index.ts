@@ -1,4 +1,17 @@
 /** Where things go on the cloth: free places, new exercises and rows of them. */
 export { type FreePlace, GAP_MM, placeFor, takenBoxes } from './free-place.ts'
 export { newExercise, newExerciseOn, newExerciseThere, newRows, type NewIds, type RowOfRows, rowValues } from './new-exercise.ts'
-export { alignHeld, boxOfDrawn, boxOfHeld, copyHeld, type Edge, mirrorHeld, moveHeld, scaleHeld, spaceHeld, turnHeld, usualCopies } from './arrange.ts'
+export {
+  alignHeld,
+  boxOfDrawn,
+  boxOfHeld,
+  copyHeld,
+  type Edge,
+  guidesHeld,
+  mirrorHeld,
+  moveHeld,
+  scaleHeld,
+  spaceHeld,
+  turnHeld,
+  usualCopies,
+} from './arrange.ts'
