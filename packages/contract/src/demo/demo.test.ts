@@ -6,7 +6,6 @@ import { contrast } from '@lemmata/core/materials'
 import { describe, expect, it } from 'vitest'
 import { problemInWords } from '../problem-words.ts'
 import { diaryClass, sixThursdays, thursdayClass, weatherDiary } from './index.ts'
-import { strokesOf, wordMm } from './letters.ts'
 import { type At, cutAcross, leaf, outlineOfArcs, smooth, wave } from './paths.ts'
 
 describe.each([
@@ -51,28 +50,6 @@ it('six Thursdays are dated from the day they are loaded: three held, one skippe
   expect(sixThursdays('2026-11-25').brief.startDate).toBe('2026-10-29')
   const { learners } = thursdayClass()
   expect([learners.length, learners.filter((one) => one.hand === 'left').length]).toEqual([10, 2])
-})
-
-describe('letters', () => {
-  const legs = (path: string): number[] => {
-    const points = [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one) => [Number(one[1]), Number(one[2])] as const)
-    const all = path.endsWith('Z') ? [...points, points[0] as readonly [number, number]] : points
-    return all.slice(1).map(([x, y], index) => Math.hypot(x - (all[index] as readonly [number, number])[0], y - (all[index] as readonly [number, number])[1]))
-  }
-
-  it('have legs of whole stitches: none further from them than a ninth', () => {
-    for (const path of strokesOf('SIX THURSDAYS RAIN LOW WIND FOG BOLT SUN', [0, 0], 2))
-      for (const leg of legs(path)) expect(Math.abs(leg / Math.round(leg / 2) - 2), path).toBeLessThan(0.25)
-  })
-
-  it('are four stitches high and as long as they say', () => {
-    const points = strokesOf('HULL', [3, 5], 2).flatMap((path) =>
-      [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one) => [Number(one[1]), Number(one[2])] as const),
-    )
-    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-    expect([Math.min(...ys), Math.max(...ys)]).toEqual([5, 13])
-    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(wordMm('HULL', 2), 6)
-  })
 })
 
 describe('drawing', () => {

@@ -1,7 +1,7 @@
 /** Six Thursdays, band by band: label, pattern and motif, and what frames them. Millimetres from the hoop's centre. */
+import { LETTER_STITCHES, lengthOfWords, type Lettering, strokesOfWords } from '@lemmata/core/draw'
 import type { Guide } from '@lemmata/core/guide'
 import type { PieceChange } from '@lemmata/core/sampler'
-import { strokesOf, wordMm } from './letters.ts'
 import { lineGuide, main, type Motif, own, type Place } from './motif.ts'
 import { type At, drawnAbout, leaf, pair, smooth, wave } from './paths.ts'
 
@@ -10,13 +10,13 @@ const { at, polar, line, circle } = drawnAbout(CENTRE)
 
 /** The middle of each band. */
 const Y = { rain: -47.25, low: -28.35, wind: -9.45, fog: 9.45, bolt: 28.35, sun: 47.25 } as const
-/** Letters are four stitches high. */
-const STITCH_MM = 2.1
+const LETTERING: Lettering = { stitchMm: 2.1, betweenMm: 2.2, spaceMm: 3 }
 
 const ways = (id: string, paths: readonly string[], change?: PieceChange): readonly Place[] =>
   paths.map((path, index) => ({ id: `${id}-${index + 1}`, guide: lineGuide(path), ...(change ? { change } : {}) }))
+const strokes = (words: string, [x, y]: At): readonly string[] => strokesOfWords(words, { x, y }, LETTERING)
 const label = (word: string, y: number, thread: string): readonly Place[] =>
-  ways(`label-${word.toLowerCase()}`, strokesOf(word, at(-57, y - 2 * STITCH_MM), STITCH_MM), own(thread, 1, { L: STITCH_MM }))
+  ways(`label-${word.toLowerCase()}`, strokes(word, at(-57, y - (LETTER_STITCHES / 2) * LETTERING.stitchMm)), own(thread, 1, { L: LETTERING.stitchMm }))
 const TITLE = 'SIX THURSDAYS'
 
 /** Slanting lines in three colours in turn, every second one a little lower. */
@@ -162,7 +162,7 @@ export const BANDS: readonly Motif[] = [
       ...label('FOG', Y.fog, 'slate-5'),
       ...label('BOLT', Y.bolt, 'plum-5'),
       ...label('SUN', Y.sun, 'madder-5'),
-      ...ways('title', strokesOf(TITLE, at(-wordMm(TITLE, STITCH_MM) / 2, -71.4), STITCH_MM), own('madder-5', 1, { L: STITCH_MM })),
+      ...ways('title', strokes(TITLE, at(-lengthOfWords(TITLE, LETTERING) / 2, -71.4)), own('madder-5', 1, { L: LETTERING.stitchMm })),
     ],
     parameters: { L: 2.8 },
     marks: 'guide-only',

@@ -1,8 +1,9 @@
 /** What a course is for, and how its teacher works. */
 import type { WaysOfWorking } from '@lemmata/core/sampler'
+import { MARK_METHOD_IDS } from '@lemmata/core/marking'
 import { USUAL_WAYS, waysFor } from '@lemmata/core/sampler'
 import { z } from 'zod'
-import { isoDate, longText } from './primitives.ts'
+import { id, isoDate, longText } from './primitives.ts'
 
 const ways = {
   threadStart: z.enum(['away-knot', 'knot-behind', 'caught-tail']),
@@ -37,6 +38,17 @@ export const hardFor = z.object({
   unmarked: factor,
 })
 
+export const marking = z.object({
+  method: z.enum(MARK_METHOD_IDS).optional(),
+  washable: z.boolean().optional(),
+  ironed: z.boolean().optional(),
+  cold: z.boolean().optional(),
+  tests: z
+    .array(z.object({ id, on: isoDate, method: z.enum(MARK_METHOD_IDS), result: z.enum(['gone', 'faint', 'stays', 'came-back']), note: longText.optional() }))
+    .max(100)
+    .optional(),
+})
+
 export const brief = z.object({
   level: z.enum(['beginner', 'improver', 'experienced']).default('beginner'),
   learners: z.number().int().min(0).max(500).default(8),
@@ -52,4 +64,5 @@ export const brief = z.object({
   waysOfWorking: waysOfWorking.prefault({}),
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
+  marking: marking.optional(),
 })

@@ -25,6 +25,7 @@ const briefChange = z.strictObject({
   everyDays: brief.shape.everyDays,
   skipDates: brief.shape.skipDates,
   purpose: brief.shape.purpose,
+  marking: brief.shape.marking,
   waysOfWorking: overruledWays.optional(),
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
@@ -43,7 +44,7 @@ const SCHEMAS = {
   'change-brief': z.object({
     kind: z.literal('change-brief'),
     set: briefChange,
-    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons'),
+    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking'),
   }),
   'change-cloth': z.object({ kind: z.literal('change-cloth'), set: partial(cloth), clear: keysOf('threadsPerCm', 'thicknessMm') }),
   'change-exercise': z.object({

@@ -3,19 +3,27 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { areaOf, boxOf, nearestPlace, parsePath, placeAt } from '../geometry/index.ts'
 import { readGuide } from '../guide/index.ts'
+import { LIBRARY } from '../stitches/index.ts'
 import {
   arc,
+  arcAbout,
   circle,
   cornered,
+  dialOf,
   DRAW_TOOLS,
   evenCounts,
   freehand,
   leaf,
+  lengthOfWords,
   measureBetween,
+  onDial,
   riseThrough,
   smoothThrough,
   spiral,
+  strokesOfWords,
+  unknownLetters,
   usualFigures,
+  usualLettering,
   wave,
   zigzag,
 } from './index.ts'
@@ -119,6 +127,95 @@ describe('a leaf', () => {
   })
 })
 
+describe('letters', () => {
+  it('have a stitch of the library that is good for them', () => {
+    const wanted = DRAW_TOOLS.find((tool) => tool.id === 'word')?.goodFor ?? ''
+    expect(LIBRARY.filter((one) => one.goodFor?.includes(wanted) && one.guide.includes('line')).map((one) => one.id)).toEqual(['back-stitch'])
+  })
+
+  const legs = (path: string): number[] => {
+    const points = [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one) => [Number(one[1]), Number(one[2])] as const)
+    const all = path.endsWith('Z') ? [...points, points[0] as readonly [number, number]] : points
+    return all.slice(1).map(([x, y], index) => Math.hypot(x - (all[index] as readonly [number, number])[0], y - (all[index] as readonly [number, number])[1]))
+  }
+
+  const parsed = (path: string) => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one) => at(Number(one[1]), Number(one[2])))
+
+  it('have legs of whole stitches: none further from them than a ninth', () => {
+    for (const path of strokesOfWords("ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789-'+/", at(0, 0), usualLettering(2)))
+      for (const leg of legs(path)) expect(Math.abs(leg / Math.round(leg / 2) - 2), path).toBeLessThan(0.25)
+  })
+
+  it('are four stitches high and as long as they say', () => {
+    const points = strokesOfWords('HULL', at(3, 5), usualLettering(2)).flatMap((path) =>
+      [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((one) => [Number(one[1]), Number(one[2])] as const),
+    )
+    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+    expect([Math.min(...ys), Math.max(...ys)]).toEqual([5, 13])
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(lengthOfWords('HULL', usualLettering(2)), 6)
+  })
+
+  it('small letters and accents are drawn as capitals, and what has no skeleton is named', () => {
+    expect(strokesOfWords('Föhn', at(0, 0), usualLettering(2))).toEqual(strokesOfWords('FOHN', at(0, 0), usualLettering(2)))
+    expect(unknownLetters('Föhn & ice: 5° & %')).toEqual(['&', ':', '°', '%'])
+  })
+
+  it('on a line that is drawn they stand in its middle, as it leans', () => {
+    const word = DRAW_TOOLS.find((tool) => tool.id === 'word')
+    const points = (places: readonly { x: number; y: number }[]) =>
+      (word?.make(places, { height: 8 }, 'III') ?? []).flatMap((guide) => (guide.kind === 'line' ? parsed(guide.path) : []))
+    // Three strokes 2.1 apart stand in the middle of 20: from 7.9 to 12.1.
+    const upright = points([at(0, 10), at(20, 10)])
+    expect(upright.map(({ x }) => x)).toEqual([7.9, 7.9, 10, 10, 12.1, 12.1])
+    expect(upright.map(({ y }) => y)).toEqual([2, 10, 2, 10, 2, 10])
+    const down = points([at(10, 0), at(10, 20)])
+    expect(down.map(({ y }) => y)).toEqual([7.9, 7.9, 10, 10, 12.1, 12.1])
+    expect(down.map(({ x }) => x)).toEqual([18, 10, 18, 10, 18, 10])
+  })
+})
+
+describe('on a dial', () => {
+  it('part of a circle runs clockwise from one angle to the other', () => {
+    // A quarter of radius 20 is 31.416 long, from the top to the right.
+    const quarter = path(arcAbout(at(50, 50), 20, 0, 90))
+    expect(quarter.length).toBeCloseTo(31.416, 2)
+    expect(quarter.points[0]).toEqual(at(50, 30))
+    expect(quarter.points.at(-1)?.x).toBeCloseTo(70, 6)
+    expect(path(arcAbout(at(50, 50), 20, 300, 30)).length).toBeCloseTo(31.416, 2)
+    expect(path(arcAbout(at(50, 50), 20, 90, 0)).length).toBeCloseTo(94.248, 1)
+    expect(path(arcAbout(at(50, 50), 20, 0, 360)).closed).toBe(true)
+  })
+
+  it('a place on it is found again', () => {
+    expect(onDial(at(10, 10), 5, 90)).toEqual({ x: 15, y: expect.closeTo(10, 9) as number })
+    for (const degrees of [0, 37, 180, 271.5]) expect(dialOf(at(3, 4), onDial(at(3, 4), 8, degrees))).toBeCloseTo(degrees, 6)
+  })
+
+  it('eight rays from 4 to 16 stand every 45 degrees', () => {
+    const rays = DRAW_TOOLS.find((tool) => tool.id === 'rays')?.make([at(50, 50), at(50, 34)], { count: 8, inner: 4, outer: 16, first: 0 }) ?? []
+    expect(rays).toHaveLength(8)
+    expect(rays[0]).toEqual({ kind: 'line', path: 'M 50 46 L 50 34' })
+    expect(rays[2]).toEqual({ kind: 'line', path: 'M 54 50 L 66 50' })
+  })
+})
+
+describe('spots', () => {
+  it('a row of five over 40 lies every ten', () => {
+    expect(DRAW_TOOLS.find((tool) => tool.id === 'row')?.make([at(10, 5), at(50, 5)], { count: 5 })).toEqual([
+      { kind: 'spots', at: [10, 20, 30, 40, 50].map((x) => [x, 5]) },
+    ])
+  })
+
+  it('scattered, none lies nearer to another than asked, nor beyond the edge', () => {
+    const [guide] = DRAW_TOOLS.find((tool) => tool.id === 'scatter')?.make([at(50, 50)], { across: 30, apart: 4 }) ?? []
+    const spots = guide?.kind === 'spots' ? guide.at : []
+    expect(spots.length).toBeGreaterThan(20)
+    for (const [x, y] of spots) expect(Math.hypot(x - 50, y - 50)).toBeLessThan(15.01)
+    const gaps = spots.flatMap(([x, y], index) => spots.slice(index + 1).map(([a, b]) => Math.hypot(a - x, b - y)))
+    expect(Math.min(...gaps)).toBeGreaterThan(3.98)
+  })
+})
+
 describe('measured', () => {
   it('three to the right and four up are five at 53.1 degrees', () => {
     expect(measureBetween(at(10, 10), at(13, 6))).toEqual({ lengthMm: 5, degrees: 53.1, across: 3, down: -4 })
@@ -149,11 +246,14 @@ describe('every tool', () => {
   const places = [at(40, 40), at(80, 52), at(60, 75), at(45, 60)]
   it.each(DRAW_TOOLS.map((tool) => [tool.id, tool] as const))('%s gives a guide of its kind that can be read, and nothing of too few places', (_id, tool) => {
     const given = places.slice(0, tool.places ?? 4)
-    const guide = tool.make(given, { ...usualFigures(tool), ...tool.read?.(given) })
-    expect(guide?.kind).toBe(tool.kind)
-    expect(guide && readGuide(guide).ok).toBe(true)
-    expect(tool.make([], usualFigures(tool))).toBeNull()
-    if (tool.least > 1) expect(tool.make(places.slice(0, tool.least - 1), usualFigures(tool))).toBeNull()
+    const guides = tool.make(given, { ...usualFigures(tool), ...tool.read?.(given) }, 'HAIL')
+    expect(guides.length).toBeGreaterThan(0)
+    for (const guide of guides) {
+      expect(guide.kind).toBe(tool.kind)
+      expect(readGuide(guide).ok).toBe(true)
+    }
+    expect(tool.make([], usualFigures(tool), 'HAIL')).toEqual([])
+    if (tool.least > 1) expect(tool.make(places.slice(0, tool.least - 1), usualFigures(tool))).toEqual([])
   })
 
   it('any places and figures within bounds: a guide or nothing, never a fault', () => {
@@ -172,8 +272,7 @@ describe('every tool', () => {
                 : one.min + (stream.next().value as number) * (one.max - one.min),
             ]),
           )
-          const guide = tool.make(given, figures)
-          if (guide) readGuide(guide)
+          for (const guide of tool.make(given, figures, 'Thaw 1')) readGuide(guide)
         },
       ),
       { numRuns: 300 },

@@ -96,6 +96,26 @@ export function circle(middle: Point, radiusMm: number): string | null {
   return `M ${pair({ x: middle.x, y: middle.y - radiusMm })} ${half(middle.y + radiusMm)} ${half(middle.y - radiusMm)} Z`
 }
 
+/** Degrees clockwise from twelve o'clock, as one reads them off a dial. */
+export function onDial(middle: Point, radiusMm: number, degrees: number): Point {
+  const turn = (degrees * Math.PI) / 180
+  return { x: middle.x + radiusMm * Math.sin(turn), y: middle.y - radiusMm * Math.cos(turn) }
+}
+
+/** Where a place lies on the dial about a middle, degrees from 0 to 360. */
+export function dialOf(middle: Point, at: Point): number {
+  return ((Math.atan2(at.x - middle.x, middle.y - at.y) * 180) / Math.PI + 360) % 360
+}
+
+/** Part of a circle about a middle, clockwise from one angle of its dial to another. */
+export function arcAbout(middle: Point, radiusMm: number, fromDegrees: number, toDegrees: number): string | null {
+  const sweep = (((toDegrees - fromDegrees) % 360) + 360) % 360
+  if (!(radiusMm >= 0.05)) return null
+  if (sweep < 0.01) return circle(middle, radiusMm)
+  const [from, to] = [onDial(middle, radiusMm, fromDegrees), onDial(middle, radiusMm, toDegrees)]
+  return `M ${pair(from)} A ${hundredths(radiusMm)} ${hundredths(radiusMm)} 0 ${sweep > 180 ? 1 : 0} 1 ${pair(to)}`
+}
+
 /** Zigzag between two heights, so many legs. */
 export function zigzag(from: Point, to: Point, legs: number, heightMm: number): string | null {
   const size = Math.hypot(to.x - from.x, to.y - from.y)

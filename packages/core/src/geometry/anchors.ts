@@ -157,6 +157,12 @@ export function addAnchor(path: AnchoredPath, near: Point): { readonly path: Anc
       const off = distance(near, cutLeg(path, leg, share).middle.at)
       if (off < best.off) best = { leg, share, off }
     }
+  // Between the steps the way is nearly straight: halving finds the nearest place on it.
+  for (let reach = 1 / STEPS; reach > 1e-7; reach /= 2)
+    for (const share of [best.share - reach / 2, best.share + reach / 2]) {
+      const off = share > 0 && share < 1 ? distance(near, cutLeg(path, best.leg, share).middle.at) : Infinity
+      if (off < best.off) best = { leg: best.leg, share, off }
+    }
   const { from, middle, to } = cutLeg(path, best.leg, best.share)
   const next = (best.leg + 1) % path.anchors.length
   const anchors = path.anchors.map((one, index) => (index === best.leg ? from : index === next ? to : one))
@@ -165,6 +171,39 @@ export function addAnchor(path: AnchoredPath, near: Point): { readonly path: Anc
 }
 
 const STEPS = 64
+
+/** The other way round. */
+export function turnedAnchors({ anchors, closed }: AnchoredPath): AnchoredPath {
+  const turned = [...anchors].reverse().map(({ at, before, after }) => ({ at, before: after, after: before }))
+  // A closed path begins where it began.
+  return { anchors: closed ? [...turned.slice(-1), ...turned.slice(0, -1)] : turned, closed }
+}
+
+/** From one anchor to another, open; of a closed path onward, past its start where the second comes before the first. */
+export function partOfAnchors({ anchors, closed }: AnchoredPath, from: number, to: number): AnchoredPath {
+  const many = anchors.length
+  const count = closed ? (((to - from) % many) + many) % many || many : to - from
+  const part = Array.from({ length: Math.max(0, count) + 1 }, (_, index) => anchors[(from + index) % many] as Anchor)
+  return {
+    anchors: part.map((one, index) => ({ at: one.at, before: index === 0 ? null : one.before, after: index === part.length - 1 ? null : one.after })),
+    closed: false,
+  }
+}
+
+/** Two open paths, the second from where the first ends back to where it begins, as one closed one. */
+export function closedOf(there: AnchoredPath, back: AnchoredPath): AnchoredPath {
+  const [first, last] = [there.anchors[0] as Anchor, there.anchors.at(-1) as Anchor]
+  const [begin, end] = [back.anchors[0] as Anchor, back.anchors.at(-1) as Anchor]
+  return {
+    anchors: [
+      { at: first.at, before: end.before, after: first.after },
+      ...there.anchors.slice(1, -1),
+      { at: last.at, before: last.before, after: begin.after },
+      ...back.anchors.slice(1, -1),
+    ],
+    closed: true,
+  }
+}
 
 /** The ends of a leg and a place between them, with the curves that draw the same way (de Casteljau). */
 function cutLeg({ anchors }: AnchoredPath, leg: number, share: number): { readonly from: Anchor; readonly middle: Anchor; readonly to: Anchor } {

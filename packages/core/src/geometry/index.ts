@@ -29,5 +29,19 @@ export type { Point3 } from './spline.ts'
 export { chordsOfRegion, insetRegion, isInRegion, packSpots, ringPath, scatterSpots, sequenceFrom, shrinkRegion, shrinkRings } from './region.ts'
 export type { Region } from './region.ts'
 export { GEOMETRY_SENTENCES } from './problems.ts'
-export { addAnchor, isSmooth, moveAnchor, moveCurve, readAnchors, removeAnchor, sharpAnchor, smoothAnchor, writeAnchors } from './anchors.ts'
+export {
+  addAnchor,
+  closedOf,
+  isSmooth,
+  moveAnchor,
+  moveCurve,
+  partOfAnchors,
+  readAnchors,
+  removeAnchor,
+  sharpAnchor,
+  smoothAnchor,
+  turnedAnchors,
+  writeAnchors,
+} from './anchors.ts'
+export { crossingsOf } from './crossings.ts'
 export type { Anchor, AnchoredPath } from './anchors.ts'

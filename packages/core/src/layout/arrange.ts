@@ -4,7 +4,7 @@ import { type Box, boxOf, type Matrix, mirrorIn, moveBy, type Point, scaleAbout,
 import { transformGuide } from '../guide/index.ts'
 import { boxOfGuides, type Copies, type DrawnGuide, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
 import { GAP_MM, middleOf } from './free-place.ts'
-import type { NewIds } from './new-exercise.ts'
+import { likeIt, namedAfter, type NewIds } from './new-exercise.ts'
 
 export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
 
@@ -88,12 +88,10 @@ export function copyHeld(sampler: Sampler, exerciseIds: readonly string[], newId
     operations: [
       ...added.map((guide, index): Operation => ({ kind: 'add-guide', guide: withoutName(guide), at: sampler.drawing.guides.length + index })),
       ...held.map((exercise, index): Operation => {
-        // Pins and pieces speak of this one; a copy has none.
-        const { pins: _pins, pieces: _pieces, trials: _trials, over: _over, ...rest } = exercise
         const copy = {
-          ...rest,
+          ...likeIt(exercise),
           id: newIds().exercise,
-          name: `${exercise.name}, again`,
+          name: namedAfter(exercise.name, ', again'),
           on: exercise.on.map((on) => ({ ...on, guide: copyOf.get(on.guide) ?? on.guide })),
         }
         return {

@@ -1,6 +1,17 @@
 /** Where things go on the cloth: free places, new exercises and rows of them. */
-export { type FreePlace, GAP_MM, placeFor, takenBoxes } from './free-place.ts'
-export { newExercise, newExerciseOn, newExerciseThere, newRows, type NewIds, type RowOfRows, rowValues } from './new-exercise.ts'
+export { type FreePlace, GAP_MM, middleOf, placeFor, takenBoxes } from './free-place.ts'
+export {
+  bringIn,
+  type DrawnAs,
+  newExercise,
+  newExerciseOn,
+  newExerciseThere,
+  newRows,
+  newSketches,
+  type NewIds,
+  type RowOfRows,
+  rowValues,
+} from './new-exercise.ts'
 export {
   alignHeld,
   boxOfDrawn,
@@ -15,3 +26,4 @@ export {
   turnHeld,
   usualCopies,
 } from './arrange.ts'
+export { againBeside, type Beside, cutShape, endLineOn, turnRound } from './lines.ts'

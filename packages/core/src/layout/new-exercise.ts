@@ -1,8 +1,10 @@
 /** A stitch chosen makes an exercise at once: on its practice guide, in the next free place, taught in the last lesson. */
 import { type Guide, type GuidePart, moveGuide, practiceFor, practiceHalfHeight } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { Exercise, Operation, Sampler } from '../sampler/index.ts'
-import { GAP_MM, placeFor } from './free-place.ts'
+import type { DrawnGuide, Exercise, Operation, Sampler } from '../sampler/index.ts'
+import { clearRadius } from '../materials/index.ts'
+import { boxOfBrought, type BroughtGuide } from '../bring-in/index.ts'
+import { GAP_MM, middleOf, placeFor } from './free-place.ts'
 
 /** Ids for a new guide and a new exercise. */
 export interface NewIds {
@@ -21,9 +23,53 @@ export function newExercise(document: StitchDocument, sampler: Sampler, ids: New
   )
 }
 
-/** A guide that was drawn, with the stitch it is worked in. */
-export function newExerciseOn(guide: Guide, document: StitchDocument, sampler: Sampler, ids: NewIds): Operation {
-  return addOn(guide, { id: ids.exercise, name: nameFor(document, sampler), stitch: document.id, on: [{ guide: ids.guide }] }, ids.guide, sampler, 0)
+/** Of what was drawn: what it is called where it has a name of its own, how long its stitches are best, mm. */
+export interface DrawnAs {
+  readonly name?: string | undefined
+  readonly stitchMm?: number | undefined
+}
+
+/** Guides that were drawn together, with the stitch they are worked in: one exercise. */
+export function newExerciseOn(guides: readonly Guide[], document: StitchDocument, sampler: Sampler, newIds: () => NewIds, as: DrawnAs = {}): Operation {
+  const drawn = guides.map((guide): DrawnGuide => ({ id: newIds().guide, guide }))
+  const exercise: Exercise = {
+    id: newIds().exercise,
+    name: as.name ?? nameFor(document, sampler),
+    stitch: document.id,
+    on: drawn.map(({ id }) => ({ guide: id })),
+    ...(as.stitchMm !== undefined && document.parameters?.L !== undefined ? { parameters: { L: as.stitchMm } } : {}),
+  }
+  return { kind: 'batch', operations: [...addGuides(drawn, sampler), addExercise(exercise, sampler, 0)] }
+}
+
+/** Guides that were drawn and are not worked yet. */
+export function newSketches(guides: readonly Guide[], sampler: Sampler, newIds: () => NewIds, as: DrawnAs = {}): Operation {
+  const named = as.name === undefined ? {} : { name: as.name }
+  const drawn = guides.map((guide): DrawnGuide => ({ id: newIds().guide, ...named, draft: true, guide }))
+  const adding = addGuides(drawn, sampler)
+  return adding.length === 1 ? (adding[0] as Operation) : { kind: 'batch', operations: adding }
+}
+
+/** Outlines from elsewhere as sketches: where they lie if that is where one works, else about the middle of it. */
+export function bringIn(guides: readonly BroughtGuide[], sampler: Sampler, newIds: () => NewIds): Operation | null {
+  const box = boxOfBrought(guides)
+  if (!box) return null
+  const { cloth, workingHoop } = sampler
+  const middle = middleOf(sampler)
+  const corners = [box.left, box.right].flatMap((x) => [box.top, box.bottom].map((y) => Math.hypot(x - middle.x, y - middle.y)))
+  const isOn = workingHoop
+    ? Math.max(...corners) <= clearRadius(workingHoop)
+    : box.left >= 0 && box.top >= 0 && box.right <= cloth.widthMm && box.bottom <= cloth.heightMm
+  const by = isOn ? { x: 0, y: 0 } : { x: middle.x - (box.left + box.right) / 2, y: middle.y - (box.top + box.bottom) / 2 }
+  const drawn = guides.map(({ guide, name, layer }): DrawnGuide => {
+    const called = [layer, name].filter((one) => one !== null && one !== '').join(': ')
+    return { id: newIds().guide, ...(called === '' ? {} : { name: namedAfter(called, '') }), draft: true, guide: moveGuide(guide, by) }
+  })
+  return { kind: 'batch', operations: addGuides(drawn, sampler) }
+}
+
+function addGuides(drawn: readonly DrawnGuide[], { drawing }: Sampler): readonly Operation[] {
+  return drawn.map((guide, index) => ({ kind: 'add-guide', guide, at: drawing.guides.length + index }))
 }
 
 /** A guide that is there already, worked in a stitch: outline, fill and vein of one leaf are three exercises on one guide. */
@@ -71,6 +117,22 @@ export function newRows(
       return addOn(moveGuide(first, { x: 0, y: index * (2 * half + GAP_MM) }), exercise, ids.guide, sampler, index)
     }),
   }
+}
+
+/** Longer names are not kept. */
+const MOST_NAME = 120
+
+/** Called after another; where that is as long as a name may be, its end gives way. */
+export function namedAfter(name: string, added: string): string {
+  const letters = [...name]
+  while (letters.join('').length + added.length > MOST_NAME) letters.pop()
+  return `${letters.join('').trimEnd()}${added}`
+}
+
+/** What another exercise has from this one: without what speaks of it alone, as its place in the course, its pieces and trials. */
+export function likeIt(exercise: Exercise): Omit<Exercise, 'id' | 'name' | 'on'> {
+  const { pins: _pins, pieces: _pieces, trials: _trials, over: _over, id: _id, name: _name, on: _on, ...rest } = exercise
+  return rest
 }
 
 /** The guide, and the exercise on it, as one step. */

@@ -46,4 +46,5 @@ export const BRIEF_FIELDS = fieldOrder<Brief>({
   waysOfWorking: 11,
   wishes: 12,
   hardFor: 13,
+  marking: 14,
 })

@@ -43,6 +43,28 @@ export interface Brief {
   readonly waysOfWorking: WaysOfWorking
   readonly wishes?: WishWeights | undefined
   readonly hardFor?: HardFor | undefined
+  readonly marking?: Marking | undefined
+}
+
+/** How the cloth is marked, and what was found when it was tried. */
+export interface Marking {
+  /** Id of a way of marking. */
+  readonly method?: string | undefined
+  /** May the finished piece be wetted, and ironed? Yes where it is not said. */
+  readonly washable?: boolean | undefined
+  readonly ironed?: boolean | undefined
+  /** May it get colder than ten degrees of frost, as in the post in winter? */
+  readonly cold?: boolean | undefined
+  readonly tests?: readonly MarkTest[] | undefined
+}
+
+export interface MarkTest {
+  readonly id: string
+  /** Year, month and day. */
+  readonly on: string
+  readonly method: string
+  readonly result: 'gone' | 'faint' | 'stays' | 'came-back'
+  readonly note?: string | undefined
 }
 
 export interface Colour {

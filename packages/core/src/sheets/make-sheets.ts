@@ -14,6 +14,7 @@ import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } fr
 import { GENERAL_CAUTIONS } from './cautions.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
 import { countInWords, roleWord, sizeInWords } from './said.ts'
+import { markingInWords } from './marking-in-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
@@ -44,7 +45,7 @@ export function makeSheets(order: SheetOrder): Drawing[] {
   const pattern = patternTiles(order, area, key)
   writeKey(flow, order, key)
   for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
-  writeCautions(flow)
+  writeCautions(flow, order.sampler)
   const { widthMm, heightMm } = PAGE_SIZES[order.page]
   const bodies: readonly (readonly Layer[])[] = [...pattern, ...flow.pages.filter((items) => items.length > 0).map((items) => [{ name: 'sheet', items }])]
   return bodies.map((layers, index) => ({
@@ -328,8 +329,8 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   flow.space(6)
 }
 
-function writeCautions(flow: Flow): void {
+function writeCautions(flow: Flow, sampler: Sampler): void {
   if (flow.room < 30) flow.turn()
   flow.text('Before you begin', { sizeMm: 4.4, face: 'heading' })
-  for (const text of GENERAL_CAUTIONS) flow.text(text, { sizeMm: 3.2, indentMm: 4, marker: '!' })
+  for (const text of [...markingInWords(sampler), ...GENERAL_CAUTIONS]) flow.text(text, { sizeMm: 3.2, indentMm: 4, marker: '!' })
 }

@@ -1,10 +1,12 @@
 /** Problems and reasons in words: the tables of all rooms, told in the reader's unit. */
 import { type Problem, type Sentences, tell, type Told } from '../base/index.ts'
 import { ASSIGN_SENTENCES } from '../assign/index.ts'
+import { BRING_IN_SENTENCES } from '../bring-in/index.ts'
 import { CLASSES_SENTENCES } from '../classes/index.ts'
 import { EXERCISE_SENTENCES } from '../exercise/index.ts'
 import { GEOMETRY_SENTENCES } from '../geometry/index.ts'
 import { GUIDE_SENTENCES } from '../guide/index.ts'
+import { MARKING_SENTENCES } from '../marking/index.ts'
 import { MATERIALS_SENTENCES } from '../materials/index.ts'
 import { MEND_SENTENCES } from '../mend/index.ts'
 import { NOTATION_SENTENCES } from '../notation/index.ts'
@@ -25,6 +27,8 @@ export const CORE_SENTENCES: Sentences = {
   ...EXERCISE_SENTENCES,
   ...SHEETS_SENTENCES,
   ...MEND_SENTENCES,
+  ...MARKING_SENTENCES,
+  ...BRING_IN_SENTENCES,
 }
 
 export interface Telling {

@@ -1,0 +1,4 @@
+/** Drawings from elsewhere, as guides. */
+export { boxOfBrought, MOST_OUTLINES, MOST_SVG_CHARACTERS, readSvg } from './read-svg.ts'
+export type { Brought, BroughtGuide } from './read-svg.ts'
+export { BRING_IN_SENTENCES } from './problems.ts'
