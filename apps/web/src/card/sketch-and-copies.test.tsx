@@ -27,7 +27,7 @@ function Page() {
   const { selected, also } = useAppSelector((state) => state.sampler)
   return (
     <>
-      <ArrangeMenu sampler={sampler} held={selected === null ? [] : [selected, ...also]} />
+      <ArrangeMenu sampler={sampler} held={selected === null ? [] : [selected, ...also]} done={[]} />
       <HeldCard sampler={sampler} stage="cloth" />
     </>
   )

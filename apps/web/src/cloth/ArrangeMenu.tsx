@@ -1,14 +1,18 @@
 /** What can be done with all that is held: turned, mirrored, made larger, lined up, spaced evenly, copied. */
-import { alignHeld, copyHeld, type Edge, guidesHeld, mirrorHeld, scaleHeld, spaceHeld, turnHeld } from '@lemmata/core/layout'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { alignHeld, copyHeld, cutShape, type Edge, endLineOn, guidesHeld, mirrorHeld, scaleHeld, spaceHeld, turnHeld, turnRound } from '@lemmata/core/layout'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
-import { Button, Dropdown } from 'antd'
+import { App, Button, Dropdown } from 'antd'
+import { useState } from 'react'
 import { edit } from '../store/index.ts'
 import { newIds } from '../store/new-ids.ts'
+import { BesideDialog } from './BesideDialog.tsx'
 
 interface Props {
   readonly sampler: Sampler
   /** Ids of exercises and of sketches. */
   readonly held: readonly string[]
+  readonly done: readonly WorkedExercise[]
 }
 
 const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
@@ -20,35 +24,76 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
   { edge: 'bottom', label: 'Line up at the bottom' },
 ]
 
-export function ArrangeMenu({ sampler, held }: Props) {
+/** So far an end goes under what lies over it. */
+const TUCK_MM = 3
+
+const NO_MEETING = 'Drawn on straight, the line does not reach the other.'
+
+export function ArrangeMenu({ sampler, held, done }: Props) {
+  const { message } = App.useApp()
+  const [beside, setBeside] = useState(false)
   const ids = guidesHeld(sampler, held)
   const { drawing } = sampler
-  const put = (operation: Operation | null): void => {
+  const [first, second] = ids
+  const kindOf = (id: string | undefined) => drawing.guides.find((one) => one.id === id)?.guide.kind
+  const isLine = (id: string | undefined): boolean => kindOf(id) === 'line' || kindOf(id) === 'band'
+  const two = first !== undefined && second !== undefined && ids.length === 2
+  const [line, other] = isLine(first) ? [first, second] : [second, first]
+  const [shape, cut] = kindOf(first) === 'shape' ? [first, second] : [second, first]
+  const width = Math.max(0, ...done.flatMap((one) => (held.includes(one.exercise.id) ? [one.widthMm] : [])))
+  const put = (operation: Operation | null, otherwise: string | null): void => {
     if (operation) edit(operation)
+    else if (otherwise !== null) message.info(otherwise)
   }
-  const item = (key: string, label: string, operation: () => Operation | null, disabled = false) => ({ key, label, disabled, onClick: () => put(operation()) })
+  /** `otherwise`: what is said where nothing comes of it. */
+  const item = (key: string, label: string, operation: () => Operation | null, disabled = false, otherwise: string | null = null) => ({
+    key,
+    label,
+    disabled,
+    onClick: () => put(operation(), otherwise),
+  })
   return (
-    <Dropdown
-      trigger={['click']}
-      disabled={ids.length === 0}
-      menu={{
-        items: [
-          item('copy', 'Copy it below', () => copyHeld(sampler, held, newIds), !sampler.exercises.some((one) => held.includes(one.id))),
-          { type: 'divider' },
-          item('turn', 'Turn by 15°', () => turnHeld(drawing, ids, 15)),
-          item('back', 'Turn back by 15°', () => turnHeld(drawing, ids, -15)),
-          item('across', 'Mirror left to right', () => mirrorHeld(drawing, ids, 'across')),
-          item('down', 'Mirror top to bottom', () => mirrorHeld(drawing, ids, 'down')),
-          item('larger', 'Larger by a tenth', () => scaleHeld(drawing, ids, 1.1)),
-          item('smaller', 'Smaller by a tenth', () => scaleHeld(drawing, ids, 1 / 1.1)),
-          { type: 'divider' },
-          ...EDGES.map(({ edge, label }) => item(edge, label, () => alignHeld(drawing, ids, edge), ids.length < 2)),
-          item('space-across', 'Space evenly, side by side', () => spaceHeld(drawing, ids, 'across'), ids.length < 3),
-          item('space-down', 'Space evenly, one under another', () => spaceHeld(drawing, ids, 'down'), ids.length < 3),
-        ],
-      }}
-    >
-      <Button>{held.length > 1 ? `Arrange ${held.length}` : 'Arrange'} ▾</Button>
-    </Dropdown>
+    <>
+      {beside && <BesideDialog sampler={sampler} held={held} widthMm={width} onClose={() => setBeside(false)} />}
+      <Dropdown
+        trigger={['click']}
+        disabled={ids.length === 0}
+        menu={{
+          items: [
+            item('copy', 'Copy it below', () => copyHeld(sampler, held, newIds), !sampler.exercises.some((one) => held.includes(one.id))),
+            { key: 'beside', label: 'This line again, beside it …', disabled: !ids.some(isLine), onClick: () => setBeside(true) },
+            item('round', 'The other way round', () => turnRound(sampler, ids), !ids.some((id) => isLine(id))),
+            item('end-on', 'End the line on the other', () => (two ? endLineOn(sampler, line ?? '', other ?? '', 0) : null), !two || !isLine(line), NO_MEETING),
+            item(
+              'tuck',
+              `Tuck its end ${TUCK_MM} mm under the other`,
+              () => (two ? endLineOn(sampler, line ?? '', other ?? '', TUCK_MM) : null),
+              !two || !isLine(line),
+              NO_MEETING,
+            ),
+            item(
+              'cut',
+              'Cut the shape along the line',
+              () => (two ? cutShape(sampler, shape ?? '', cut ?? '', newIds) : null),
+              !two || kindOf(shape) !== 'shape' || kindOf(cut) !== 'line',
+              'The line must go into the shape and out of it once, and past its holes.',
+            ),
+            { type: 'divider' },
+            item('turn', 'Turn by 15°', () => turnHeld(drawing, ids, 15)),
+            item('back', 'Turn back by 15°', () => turnHeld(drawing, ids, -15)),
+            item('across', 'Mirror left to right', () => mirrorHeld(drawing, ids, 'across')),
+            item('down', 'Mirror top to bottom', () => mirrorHeld(drawing, ids, 'down')),
+            item('larger', 'Larger by a tenth', () => scaleHeld(drawing, ids, 1.1)),
+            item('smaller', 'Smaller by a tenth', () => scaleHeld(drawing, ids, 1 / 1.1)),
+            { type: 'divider' },
+            ...EDGES.map(({ edge, label }) => item(edge, label, () => alignHeld(drawing, ids, edge), ids.length < 2)),
+            item('space-across', 'Space evenly, side by side', () => spaceHeld(drawing, ids, 'across'), ids.length < 3),
+            item('space-down', 'Space evenly, one under another', () => spaceHeld(drawing, ids, 'down'), ids.length < 3),
+          ],
+        }}
+      >
+        <Button>{held.length > 1 ? `Arrange ${held.length}` : 'Arrange'} ▾</Button>
+      </Dropdown>
+    </>
   )
 }

@@ -1,10 +1,12 @@
 /** The sampler on its cloth in true scale: worked, marked, from behind. */
 import { surroundingsOf } from '@lemmata/core/assign'
-import { DRAW_TOOLS, MEASURE } from '@lemmata/core/draw'
-import { type GuideKind, guideServes } from '@lemmata/core/guide'
+import { planBehind } from '@lemmata/core/behind'
+import { DRAW_TOOL_GROUPS, type DrawTool, MEASURE } from '@lemmata/core/draw'
+import { type Guide, guideServes } from '@lemmata/core/guide'
 import type { Point } from '@lemmata/core/geometry'
-import { newExerciseOn } from '@lemmata/core/layout'
-import type { Exercise, Sampler } from '@lemmata/core/sampler'
+import { type DrawnAs, newExerciseOn, newSketches } from '@lemmata/core/layout'
+import type { Sampler } from '@lemmata/core/sampler'
+import { type Exercise, lessonOf } from '@lemmata/core/sampler'
 import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
@@ -21,7 +23,10 @@ import { usePreview } from './draw/use-preview.ts'
 import { isNarrow } from '../spine/use-folded.ts'
 import { allHeld, cardClosed, exerciseSelected, heldToo } from '../store/sampler.ts'
 import { ArrangeMenu } from './ArrangeMenu.tsx'
+import { BehindSlip } from './BehindSlip.tsx'
+import { BringIn } from './BringIn.tsx'
 import { ClothView, type Shown } from './ClothView.tsx'
+import { MarkingDialog } from './MarkingDialog.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
 import type { Wish } from './ScaleSlip.tsx'
 
@@ -34,12 +39,20 @@ const VIEWS: readonly { readonly key: Wish; readonly label: string }[] = [
   { key: 'true', label: 'True size (9)' },
 ]
 
-/** What was chosen for such a guide last, else what the exercise in hand is worked in, else the first that serves it. */
-function stitchFor(kind: GuideKind, chosen: Readonly<Record<string, string | null>>, selected: Exercise | null, sampler: Sampler): string | null {
-  if (chosen[kind] !== undefined) return chosen[kind]
-  const serving = allStitches(sampler.stitches).filter((one) => guideServes(one.guide, kind))
-  return (serving.find((one) => one.id === selected?.stitch) ?? serving[0])?.id ?? null
+const NOTHING: readonly Guide[] = []
+
+/** What was chosen for such a guide last, else what is good for it, else what the exercise in hand is worked in, else the first that serves it. */
+function stitchFor(tool: DrawTool, chosen: Readonly<Record<string, string | null>>, selected: Exercise | null, sampler: Sampler): string | null {
+  const before = chosen[keyOf(tool)]
+  if (before !== undefined) return before
+  const serving = allStitches(sampler.stitches).filter((one) => guideServes(one.guide, tool.kind))
+  const { goodFor } = tool
+  const first = serving.find((one) => (goodFor === undefined ? one.id === selected?.stitch : one.goodFor?.includes(goodFor) === true))
+  return (first ?? serving[0])?.id ?? null
 }
+
+/** Tools for one kind of guide share what was chosen last, but for those that have a stitch of their own. */
+const keyOf = (tool: DrawTool): string => (tool.goodFor === undefined ? tool.kind : tool.id)
 
 /** Also while a row of the list has the focus: there letters find names, figures and signs are free. */
 const ON_ROWS = { enableOnFormTags: ['option'] as const }
@@ -58,31 +71,42 @@ export function ClothStage() {
   const [wish, setWish] = useState<{ readonly kind: Wish; readonly key: number }>({ kind: 'cloth', key: 0 })
   const [screenScale, setScreenScale] = useScreenScale()
   const [measuring, setMeasuring] = useState(false)
+  const [markingShown, setMarkingShown] = useState(false)
+  const [bringingIn, setBringingIn] = useState(false)
   const around = useMemo(() => surroundingsOf(sampler), [sampler])
+  // Of the lesson in hand, of all where none is; only for the back, which is looked at now and then.
+  const lesson = lessonOf(sampler, held ?? '')
+  const behind = useMemo(
+    () => (side === 'back' && complete ? planBehind(sampler, done).filter((one) => lesson === null || one.lesson === lesson.id) : []),
+    [side, complete, sampler, done, lesson],
+  )
+  const behindThreads = useMemo(() => behind.flatMap((one) => one.threads), [behind])
   const shown = useMemo<Shown>(() => ({ side, worked: layers !== 'marked', marks: layers !== 'worked' }), [side, layers])
   const ask = (kind: Wish): void => setWish((before) => ({ kind, key: before.key + 1 }))
   const selectAll = useCallback((ids: readonly string[]) => void dispatch(allHeld(ids)), [dispatch])
   const { drawing, take, takeAgain } = useDrawing()
   const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({})
-  const stitch = drawing && drawing.tool !== MEASURE ? stitchFor(drawing.tool.kind, chosen, selected, sampler) : null
-  const preview = usePreview(drawing?.guide ?? null, stitch, around)
+  const stitch = drawing && drawing.tool !== MEASURE ? stitchFor(drawing.tool, chosen, selected, sampler) : null
+  const stitchMm = drawing?.tool.stitchMm?.(drawing.figures)
+  const preview = usePreview(
+    drawing?.guides ?? NOTHING,
+    stitch,
+    useMemo(() => (stitchMm === undefined ? {} : { L: stitchMm }), [stitchMm]),
+    around,
+  )
   const finish = useCallback(
     (places?: readonly Point[]): void => {
-      const guide = drawing?.finished(places)
-      if (!drawing || !guide) return
+      const guides = drawing?.finished(places) ?? NOTHING
+      if (!drawing || guides.length === 0) return
       // What was measured stays to be read.
       if (drawing.tool === MEASURE) return drawing.setPlaces(places ?? drawing.places)
       const document = findStitch(stitch ?? '', sampler.stitches)
-      const ids = newIds()
-      edit(
-        document
-          ? newExerciseOn(guide, document, sampler, ids)
-          : { kind: 'add-guide', guide: { id: ids.guide, draft: true, guide }, at: sampler.drawing.guides.length },
-      )
+      const as: DrawnAs = { ...(drawing.words.trim() === '' ? {} : { name: drawing.words.trim() }), stitchMm }
+      edit(document ? newExerciseOn(guides, document, sampler, newIds, as) : newSketches(guides, sampler, newIds, as))
       // What was drawn is held, and can be taken hold of.
       take(null)
     },
-    [drawing, stitch, sampler, take],
+    [drawing, stitch, stitchMm, sampler, take],
   )
   useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
   const isDrawing = drawing !== null && drawing.tool !== MEASURE
@@ -136,7 +160,21 @@ export function ClothStage() {
           menu={{
             selectable: true,
             selectedKeys: drawing ? [drawing.tool.id] : [],
-            items: DRAW_TOOLS.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => begin(tool.id) })),
+            className: 'draw-menu',
+            items: [
+              ...DRAW_TOOL_GROUPS.map(({ name, tools }) => ({
+                type: 'group' as const,
+                key: name,
+                label: name,
+                children: tools.map((tool) => ({ key: tool.id, label: tool.name, onClick: () => begin(tool.id) })),
+              })),
+              {
+                type: 'group' as const,
+                key: 'elsewhere',
+                label: 'From elsewhere',
+                children: [{ key: 'bring-in', label: 'Outlines, from SVG …', onClick: () => setBringingIn(true) }],
+              },
+            ],
           }}
         >
           <Button aria-pressed={isDrawing} type={isDrawing ? 'primary' : 'default'}>
@@ -146,7 +184,8 @@ export function ClothStage() {
         <Button aria-pressed={drawing?.tool === MEASURE} type={drawing?.tool === MEASURE ? 'primary' : 'default'} title="M" onClick={measure}>
           Measure
         </Button>
-        <ArrangeMenu sampler={sampler} held={all} />
+        <Button onClick={() => setMarkingShown(true)}>Marking</Button>
+        <ArrangeMenu sampler={sampler} held={all} done={done} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
           <span className="quiet" role="status">
@@ -162,7 +201,7 @@ export function ClothStage() {
           sampler={sampler}
           drawing={drawing}
           stitch={stitch}
-          onStitch={(id) => setChosen({ ...chosen, [drawing.tool.kind]: id })}
+          onStitch={(id) => setChosen({ ...chosen, [keyOf(drawing.tool)]: id })}
           onDone={() => finish()}
           onClose={() => take(null)}
         />
@@ -178,6 +217,7 @@ export function ClothStage() {
           truePxPerMm={screenScale}
           wish={wish}
           onWish={ask}
+          behind={behindThreads}
           also={also}
           onSelect={(id, more) => dispatch(more ? heldToo(id) : exerciseSelected(id))}
           onSelectAll={selectAll}
@@ -186,6 +226,7 @@ export function ClothStage() {
           preview={preview}
           onDrawn={finish}
         />
+        {side === 'back' && complete && <BehindSlip sampler={sampler} lessons={behind} />}
         {sampler.exercises.length === 0 && sampler.drawing.guides.length === 0 && !drawing && (
           <div className="bare-note">
             <h2>The cloth is bare</h2>
@@ -195,6 +236,8 @@ export function ClothStage() {
         )}
       </div>
       <p className="print-only">A printed page of the browser is not true to size. Stage Sheets makes the pattern and the lesson sheets at true size.</p>
+      {bringingIn && <BringIn sampler={sampler} onClose={() => setBringingIn(false)} />}
+      {markingShown && <MarkingDialog sampler={sampler} done={done} onClose={() => setMarkingShown(false)} />}
       <ScaleDialog
         open={measuring}
         pxPerMm={screenScale}

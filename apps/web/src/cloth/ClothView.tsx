@@ -1,5 +1,6 @@
 /** The cloth on its table at a true scale: painted on canvas, with tape measures, pins and knots over it. */
 import type { Surroundings } from '@lemmata/core/assign'
+import type { ThreadBehind } from '@lemmata/core/behind'
 import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
@@ -15,6 +16,7 @@ import { useSize } from '../drawing/use-size.ts'
 import { edit } from '../store/index.ts'
 import { Basting } from './Basting.tsx'
 import { type LetterPlace, Letters } from './Letters.tsx'
+import { BehindLines } from './BehindLines.tsx'
 import { Cautions } from './Cautions.tsx'
 import { Marquee, useMarquee } from './Marquee.tsx'
 import { isPlace, nextTo } from './places-in-hand.ts'
@@ -51,6 +53,8 @@ interface Props {
   readonly truePxPerMm: number
   readonly wish: { readonly kind: Wish; readonly key: number }
   readonly onWish: (kind: Wish) => void
+  /** What goes on behind, where that is shown. */
+  readonly behind: readonly ThreadBehind[]
   /** What is held beside the selected. */
   readonly also: readonly string[]
   /** `more`: with what is held already. */
@@ -266,6 +270,7 @@ export function ClothView(props: Props) {
             <Basting key={`${one.left} ${one.top}`} box={one} view={view} mirroredMm={mirroredMm} />
           ))}
           {marquee.box && <Marquee box={marquee.box} view={view} />}
+          {mirroredMm !== null && <BehindLines threads={props.behind} view={view} mirroredMm={mirroredMm} ink={ink} />}
           {shown.marks && <Letters letters={letters} view={view} mirroredMm={mirroredMm} ink={ink} />}
           {!drawing && <Sketches guides={sketches} view={view} selected={drawn?.id ?? null} isDark={ink.isDark} mirroredMm={mirroredMm} onSelect={onSelect} />}
           {drawing && (

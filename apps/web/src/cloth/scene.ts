@@ -58,7 +58,7 @@ export function* paintScene(context: CanvasRenderingContext2D, scene: Scene, vie
     paintItems(context, drawCloth({ cloth }, side))
     yield
     const pitch = clothPitch({ name: '', threadsPerCm: cloth.threadsPerCm ?? 20, thicknessMm: 0.3 })
-    paintWeave(context, onCloth, hex, pitch, view.scale)
+    paintWeave(context, onCloth, hex, pitch, view.scale * (window.devicePixelRatio || 1))
     paintItems(context, drawSelvedges(cloth.widthMm, cloth.heightMm, hex))
   }
   yield

@@ -1,6 +1,6 @@
 /** What a crew does with groups: all are worked, the urgent first, none twice, and a worker that breaks is replaced. */
 import { describe, expect, it } from 'vitest'
-import { makeCrew } from './crew.ts'
+import { makeCrew, NOT_ASKED_YET } from './crew.ts'
 import type { RunningWorker } from './protocol.ts'
 
 interface Doubler {
@@ -59,6 +59,23 @@ describe('a crew', () => {
     asked[0]?.answer()
     await settle()
     expect(asked.map((one) => one.numbers[0])).toEqual([1, 2, 100])
+  })
+
+  it('what is not asked for yet is worked one group at a time, and only while nothing else is', async () => {
+    const { asked, make, settle } = bench()
+    const crew = makeCrew(make, 2)
+    crew.inGroups([1, 2, 3], 1, NOT_ASKED_YET, double, () => undefined)
+    expect(asked.map((one) => one.numbers[0])).toEqual([1])
+    crew.inGroups([100, 101], 1, 2, double, () => undefined)
+    asked[0]?.answer()
+    await settle()
+    expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101])
+    asked[1]?.answer()
+    await settle()
+    expect(asked).toHaveLength(3)
+    asked[2]?.answer()
+    await settle()
+    expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101, 2])
   })
 
   it('a dropped job begins no further group; those in hand are still told', async () => {

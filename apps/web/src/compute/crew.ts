@@ -4,8 +4,9 @@
  */
 import type { RunningWorker } from './protocol.ts'
 
-/** Smaller is sooner. */
-export type Urgency = 0 | 1 | 2
+/** Smaller is sooner; what is not asked for yet is worked one group at a time, while nothing else is. */
+export type Urgency = 0 | 1 | 2 | typeof NOT_ASKED_YET
+export const NOT_ASKED_YET = 3
 
 export interface Job {
   /** Told when all groups are in, when it was dropped, or why it broke. */
@@ -45,7 +46,7 @@ export function makeCrew<Service>(make: () => RunningWorker<Service>, size: numb
       for (const place of places) {
         if (place.inHand > hand) continue
         const next = waiting.reduce<Waiting<Service> | null>((best, one) => (best === null || one.urgency < best.urgency ? one : best), null)
-        if (!next) return
+        if (!next || (next.urgency === NOT_ASKED_YET && places.some((one) => one.inHand > 0))) return
         waiting = waiting.filter((one) => one !== next)
         place.worker ??= make()
         const asked = place.worker

@@ -1,45 +1,61 @@
-/** Works exercises, and swatches of the wall, off the page's thread. */
+/** Works exercises, and works and paints swatches of the wall, off the page's thread. */
 import type { Surroundings } from '@lemmata/core/assign'
-import type { Result } from '@lemmata/core/base'
-import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
+import { workExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import { expose, transfer } from 'comlink'
-import { workForWall } from '../stitches/swatch.ts'
+import { paintForWall, type WallLook, type WallPicture } from '../stitches/wall-picture.ts'
 import { pack, type Packed } from './packed.ts'
-import { keptWork } from './worked-before.ts'
+import { type KeptWork, keptWork } from './worked-before.ts'
 
 /** The name of a built file has its contents' digest in it; while the program is worked on nothing is kept. */
-const kept = import.meta.env.PROD ? keptWork(new URL(import.meta.url).pathname) : null
+const program = import.meta.env.PROD ? new URL(import.meta.url).pathname : null
 
-const service = {
-  work: (laid: readonly LaidExercise[], around: Surroundings): Promise<Packed[]> => asBefore('exercise', laid, around, workExercise),
-  swatches: (documents: readonly StitchDocument[], around: Surroundings): Promise<Packed[]> => asBefore('swatch', documents, around, workForWall),
+const threads: Kind<Packed> = {
+  kept: program === null ? null : keptWork(program, ({ numbers }) => numbers.byteLength + 20_000),
+  copyOf: (packed) => ({ ...packed, numbers: packed.numbers.slice() }),
+  buffersOf: ({ numbers }) => [numbers.buffer],
+}
+const pictures: Kind<WallPicture> = {
+  kept: program === null ? null : keptWork(program, ({ picture }) => (picture?.pixels.byteLength ?? 0) + 1000),
+  copyOf: ({ facts, picture }) => ({ facts, picture: picture && { ...picture, pixels: picture.pixels.slice() } }),
+  buffersOf: ({ picture }) => (picture ? [picture.pixels.buffer] : []),
 }
 
-async function asBefore<One>(
-  what: string,
+const service = {
+  work: (laid: readonly LaidExercise[], around: Surroundings): Promise<Packed[]> =>
+    asBefore(threads, laid, ['exercise', around], (one) => pack(workExercise(one, around))),
+  paintWall: (documents: readonly StitchDocument[], around: Surroundings, look: WallLook): Promise<WallPicture[]> =>
+    asBefore(pictures, documents, ['wall', around, look], (one) => paintForWall(one, around, look)),
+}
+
+/** What is answered, and kept for the next time. */
+interface Kind<Answer> {
+  readonly kept: KeptWork<Answer> | null
+  /** What is sent is handed over: what is kept must be another. */
+  readonly copyOf: (answer: Answer) => Answer
+  readonly buffersOf: (answer: Answer) => ArrayBuffer[]
+}
+
+async function asBefore<One, Answer>(
+  { kept, copyOf, buffersOf }: Kind<Answer>,
   all: readonly One[],
-  around: Surroundings,
-  work: (one: One, around: Surroundings) => Result<WorkedExercise>,
-): Promise<Packed[]> {
-  const keys = await Promise.all(all.map(async (one) => (kept ? kept.keyOf(what, one, around) : null)))
-  const found = (await kept?.get(keys.filter((key) => key !== null))) ?? new Map<string, Packed>()
-  const fresh: (readonly [string, Packed])[] = []
+  from: readonly unknown[],
+  work: (one: One) => Answer,
+): Promise<Answer[]> {
+  const keys = await Promise.all(all.map(async (one) => (kept ? kept.keyOf(one, ...from) : null)))
+  const found = (await kept?.get(keys.filter((key) => key !== null))) ?? new Map<string, Answer>()
+  const fresh: (readonly [string, Answer])[] = []
   const answers = all.map((one, index) => {
     const key = keys[index] ?? null
     const before = key === null ? undefined : found.get(key)
     if (before) return before
-    const packed = pack(work(one, around))
-    // A copy: what is sent is handed over.
-    if (key !== null) fresh.push([key, { ...packed, numbers: packed.numbers.slice() }])
-    return packed
+    const answer = work(one)
+    if (key !== null) fresh.push([key, copyOf(answer)])
+    return answer
   })
   if (fresh.length > 0) void kept?.put(fresh)
-  return transfer(
-    answers,
-    answers.map((one) => one.numbers.buffer),
-  )
+  return transfer(answers, answers.flatMap(buffersOf))
 }
 
 export type WorkService = typeof service

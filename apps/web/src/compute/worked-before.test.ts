@@ -2,16 +2,17 @@
 import 'fake-indexeddb/auto'
 import { Dexie } from 'dexie'
 import { afterEach, describe, expect, it } from 'vitest'
-import { pack, unpack } from './packed.ts'
+import { pack, type Packed, unpack } from './packed.ts'
 import { keptWork } from './worked-before.ts'
 
 afterEach(async () => {
   await Dexie.delete('lemmata-worked')
 })
 
+const kept = (program: string) => keptWork<Packed>(program, ({ numbers }) => numbers.byteLength)
 const one = { name: 'Rain', path: 'M 0 0 H 40' }
 const around = { threads: ['cotton'] }
-const key = async (store: ReturnType<typeof keptWork>, ...from: readonly unknown[]): Promise<string> => {
+const key = async (store: ReturnType<typeof kept>, ...from: readonly unknown[]): Promise<string> => {
   const made = await store.keyOf(...from)
   if (made === null) throw new Error('no key')
   return made
@@ -19,22 +20,22 @@ const key = async (store: ReturnType<typeof keptWork>, ...from: readonly unknown
 
 describe('what was worked before', () => {
   it('is found by another page of the same program, whole', async () => {
-    const before = keptWork('a')
+    const before = kept('a')
     const value = { segments: [{ x: 1 }, { x: 2 }], points: Array.from({ length: 9 }, (_, x) => ({ x, y: -x })) }
     await before.put([[await key(before, one, around), pack(value)]])
-    const later = keptWork('a')
+    const later = kept('a')
     const there = await key(later, structuredClone(one), structuredClone(around))
     const found = (await later.get([there])).get(there)
     expect(found && unpack(found)).toEqual(value)
   })
 
   it('is not found for anything that differs, nor by another program', async () => {
-    const store = keptWork('a')
+    const store = kept('a')
     const keys = [
       await key(store, one, around),
       await key(store, { ...one, path: 'M 0 0 H 41' }, around),
       await key(store, one, { threads: ['silk'] }),
-      await key(keptWork('b'), one, around),
+      await key(kept('b'), one, around),
       await key(store, 'swatch', one, around),
     ]
     expect(new Set(keys).size).toBe(keys.length)
@@ -43,19 +44,19 @@ describe('what was worked before', () => {
   })
 
   it('what another program kept goes when something is kept', async () => {
-    const old = keptWork('a')
+    const old = kept('a')
     const there = await key(old, one)
     await old.put([[there, pack({ it: 1 })]])
-    const now = keptWork('b')
+    const now = kept('b')
     await now.put([[await key(now, one), pack({ it: 2 })]])
-    expect((await keptWork('a').get([there])).size).toBe(0)
+    expect((await kept('a').get([there])).size).toBe(0)
   })
 
   it('more than there is room for: the oldest go', async () => {
-    const store = keptWork('a')
+    const store = kept('a')
     const large = (at: number) => ({ tree: { at }, words: [], numbers: new Float64Array(4_000_000) })
     const keys = await Promise.all(Array.from({ length: 10 }, (_, at) => key(store, at)))
-    for (const [at, one] of keys.entries()) await keptWork('a').put([[one, large(at)]])
+    for (const [at, one] of keys.entries()) await kept('a').put([[one, large(at)]])
     const left = await store.get(keys)
     // 32 megabytes each, 240 in all.
     expect(left.size).toBe(7)

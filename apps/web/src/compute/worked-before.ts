@@ -3,9 +3,8 @@
  * same exercise in the same surroundings is the same thread, whichever page or day asks for it.
  */
 import { Dexie, type Table } from 'dexie'
-import type { Packed } from './packed.ts'
 
-interface Kept {
+interface Kept<Answer> {
   /** A digest of what it was worked from. */
   readonly key: string
   /** The program that worked it: another may work it otherwise. */
@@ -13,11 +12,11 @@ interface Kept {
   readonly bytes: number
   /** When it was kept, ms. */
   readonly at: number
-  readonly packed: Packed
+  readonly answer: Answer
 }
 
-class WorkedBefore extends Dexie {
-  declare worked: Table<Kept, string>
+class WorkedBefore<Answer> extends Dexie {
+  declare worked: Table<Kept<Answer>, string>
 
   constructor() {
     super('lemmata-worked')
@@ -28,15 +27,18 @@ class WorkedBefore extends Dexie {
 /** More than this and the oldest go. */
 const MOST_BYTES = 240e6
 
-export interface KeptWork {
+export interface KeptWork<Answer> {
   readonly keyOf: (...from: readonly unknown[]) => Promise<string | null>
-  readonly get: (keys: readonly string[]) => Promise<ReadonlyMap<string, Packed>>
-  readonly put: (entries: readonly (readonly [key: string, packed: Packed])[]) => Promise<void>
+  readonly get: (keys: readonly string[]) => Promise<ReadonlyMap<string, Answer>>
+  readonly put: (entries: readonly (readonly [key: string, answer: Answer])[]) => Promise<void>
 }
 
-/** `program`: changes with every build. Where the browser keeps nothing, or digests nothing, all is worked anew. */
-export function keptWork(program: string): KeptWork {
-  const store = typeof indexedDB === 'undefined' ? null : new WorkedBefore()
+/**
+ * `program`: changes with every build. `bytesOf`: what an answer takes, roughly. Where the browser keeps nothing, or digests
+ * nothing, all is worked anew.
+ */
+export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => number): KeptWork<Answer> {
+  const store = typeof indexedDB === 'undefined' ? null : new WorkedBefore<Answer>()
   // Only pages that came by a safe way have it.
   const digest = (globalThis as { readonly crypto?: { readonly subtle?: SubtleCrypto } }).crypto?.subtle
   let pruned = false
@@ -51,7 +53,7 @@ export function keptWork(program: string): KeptWork {
       try {
         const found = await inTime(store.worked.bulkGet([...keys]))
         if (!found) return new Map()
-        return new Map(found.flatMap((one) => (one ? [[one.key, one.packed] as const] : [])))
+        return new Map(found.flatMap((one) => (one ? [[one.key, one.answer] as const] : [])))
       } catch {
         return new Map()
       }
@@ -60,7 +62,7 @@ export function keptWork(program: string): KeptWork {
       if (!store) return
       const at = Date.now()
       try {
-        await store.worked.bulkPut(entries.map(([key, packed]) => ({ key, program, at, packed, bytes: 8 * packed.numbers.length + 20_000 })))
+        await store.worked.bulkPut(entries.map(([key, answer]) => ({ key, program, at, answer, bytes: bytesOf(answer) })))
         if (!pruned) {
           pruned = true
           await prune(store, program)
@@ -83,7 +85,7 @@ function inTime<One>(answer: PromiseLike<One>): Promise<One | null> {
   return Promise.race([answer, late]).finally(() => clearTimeout(timer))
 }
 
-async function prune(store: WorkedBefore, program: string): Promise<void> {
+async function prune<Answer>(store: WorkedBefore<Answer>, program: string): Promise<void> {
   await store.worked.where('program').notEqual(program).delete()
   let bytes = 0
   const tooMuch: string[] = []

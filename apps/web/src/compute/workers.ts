@@ -4,7 +4,8 @@ import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
-import { type Job, makeCrew, type Urgency } from './crew.ts'
+import type { WallLook, WallPicture } from '../stitches/wall-picture.ts'
+import { type Job, makeCrew, NOT_ASKED_YET, type Urgency } from './crew.ts'
 import { type Packed, unpack } from './packed.ts'
 import { runWorker } from './protocol.ts'
 import type { WorkService } from './work.worker.ts'
@@ -49,8 +50,14 @@ export function workExercises<One extends { readonly laid: LaidExercise }>(
   )
 }
 
-export function workSwatches(all: readonly StitchDocument[], around: Surroundings, onGroup: (group: readonly StitchDocument[], results: Results) => void): Job {
-  return crew.inGroups(all, SWATCHES, 1, async (service, group) => unpackAll(await service.swatches(group, around)), onGroup)
+export function paintWall(
+  all: readonly StitchDocument[],
+  around: Surroundings,
+  look: WallLook,
+  isAsked: boolean,
+  onGroup: (group: readonly StitchDocument[], pictures: readonly WallPicture[]) => void,
+): Job {
+  return crew.inGroups(all, SWATCHES, isAsked ? 1 : NOT_ASKED_YET, (service, group) => service.paintWall(group, around, look), onGroup)
 }
 
 /** Worked at once, before anything that waits. */

@@ -1,12 +1,10 @@
 /** A worked exercise shown on a piece of its cloth, at a stated scale. */
-import { backOf, detailFor, drawExerciseThread, drawMarkItems, marksOn } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
-import { clothPitch } from '@lemmata/core/materials'
 import { useEffect, useRef } from 'react'
-import { paintItems, prepareCanvas } from './paint.ts'
+import { paintThread } from './paint-thread.ts'
+import { prepareCanvas } from './paint.ts'
 import { useSize } from './use-size.ts'
-import { paintWeave } from './weave.ts'
 
 interface Props {
   readonly done: WorkedExercise
@@ -21,9 +19,6 @@ interface Props {
   readonly clothHex: string
 }
 
-/** Each smaller scale is so much smaller. */
-const STEP = 1.25
-
 export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, side = 'front', marks = false, clothHex }: Props) {
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
@@ -31,34 +26,7 @@ export function ThreadCanvas({ done, heightPx, label, pxPerMm, whole = false, si
     const canvas = ref.current
     if (!canvas || width === 0 || !boxOfExercise(done)) return
     const context = prepareCanvas(canvas, width, heightPx)
-    if (!context) return
-    const { scale, x, y } = swatchView(done, width, heightPx, pxPerMm, whole)
-    const middle = { x: (width / 2 - x) / scale, y: (heightPx / 2 - y) / scale }
-    context.translate(x, y)
-    context.scale(scale, scale)
-    const half = { x: width / scale / 2, y: heightPx / scale / 2 }
-    const within = { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y }
-    paintWeave(context, within, side === 'front' ? clothHex : backOf(clothHex), clothPitch(done.assigned.cloth), scale)
-    if (marks) for (const piece of done.pieces) paintItems(context, drawMarkItems(piece.marks, marksOn(clothHex)))
-    const pixels = scale * (window.devicePixelRatio || 1)
-    const detail = detailFor(done.assigned.main.bundle.lineWidthMm, pixels)
-    paintItems(context, drawExerciseThread(done, { side, detail, pixelsPerMm: pixels, within, cloth: clothHex }, middle.x))
+    if (context) paintThread(context, done, { widthPx: width, heightPx, pxPerMm, whole, side, marks, clothHex, ratio: window.devicePixelRatio || 1 })
   }, [done, width, heightPx, pxPerMm, whole, side, marks, clothHex])
   return <canvas ref={ref} role="img" aria-label={label} style={{ height: heightPx, width: '100%' }} />
-}
-
-/** Where such a picture has the cloth's millimetres: x pixels = x + scale * x mm. Its middle is the exercise's. */
-export function swatchView(
-  done: WorkedExercise,
-  width: number,
-  heightPx: number,
-  pxPerMm: number,
-  whole: boolean,
-): { readonly scale: number; readonly x: number; readonly y: number } {
-  const box = boxOfExercise(done) ?? { left: 0, right: 0, top: 0, bottom: 0 }
-  const room = (heightPx - 8) / Math.max(0.1, box.bottom - box.top)
-  // In steps, so that a wall of many needs few weaves.
-  const steps = whole ? Math.max(0, Math.ceil(Math.log(pxPerMm / room) / Math.log(STEP))) : 0
-  const scale = pxPerMm / STEP ** steps
-  return { scale, x: width / 2 - (scale * (box.left + box.right)) / 2, y: heightPx / 2 - (scale * (box.top + box.bottom)) / 2 }
 }

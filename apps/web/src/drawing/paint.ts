@@ -1,9 +1,9 @@
 /** A drawing onto a canvas: the screen's writer. The context is already scaled so that one unit is one millimetre. */
 import type { DrawingItem, Ring } from '@lemmata/core/drawing'
 import type { Point } from '@lemmata/core/geometry'
-import { canvasFont } from '../look/fonts.ts'
+import { canvasFont } from '../look/canvas-font.ts'
 
-type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
+export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
 
 export function paintItems(context: Context, items: readonly DrawingItem[], from = 0, to = items.length): void {
   context.lineJoin = 'round'

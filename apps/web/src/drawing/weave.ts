@@ -1,5 +1,6 @@
 /** The weave under everything: the cloth's tile at the screen's scale, kept while it is used. */
 import { weaveTile } from '@lemmata/core/drawing'
+import type { Context } from './paint.ts'
 
 interface Area {
   readonly left: number
@@ -9,7 +10,7 @@ interface Area {
 }
 
 interface Kept {
-  readonly canvas: HTMLCanvasElement
+  readonly canvas: OffscreenCanvas
   readonly threads: number
 }
 
@@ -18,12 +19,12 @@ const MOST_TILES = 16
 /** While one zooms, a tile for nearly this scale serves. */
 const LADDER = 1.12
 
-/** `pxPerMm` is of the context as it is scaled now; pixels of the screen come on top. */
-export function paintWeave(context: CanvasRenderingContext2D, area: Area, hex: string, pitchMm: number, pxPerMm: number): void {
+/** `pixelsPerMm`: the screen's pixels, as the context is scaled now. */
+export function paintWeave(context: Context, area: Area, hex: string, pitchMm: number, pixelsPerMm: number): void {
   context.fillStyle = hex
   context.fillRect(area.left, area.top, area.right - area.left, area.bottom - area.top)
   if (pitchMm <= 0) return
-  const q = pitchMm * pxPerMm * (window.devicePixelRatio || 1)
+  const q = pitchMm * pixelsPerMm
   const tile = tileFor(hex, q)
   if (!tile) return
   const pattern = context.createPattern(tile.canvas, 'repeat')
@@ -50,10 +51,8 @@ function tileFor(hex: string, q: number): Kept | null {
   return kept
 }
 
-function canvasOf(pixels: Uint8ClampedArray, size: number): HTMLCanvasElement {
-  const canvas = document.createElement('canvas')
-  canvas.width = size
-  canvas.height = size
+function canvasOf(pixels: Uint8ClampedArray, size: number): OffscreenCanvas {
+  const canvas = new OffscreenCanvas(size, size)
   canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(pixels), size, size), 0, 0)
   return canvas
 }

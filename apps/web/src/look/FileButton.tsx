@@ -2,14 +2,22 @@
 import { Button } from 'antd'
 import { type ReactNode, useRef } from 'react'
 
-export function FileButton({ label, onFile, children }: { label: string; onFile: (file: File) => void; children: ReactNode }) {
+interface Props {
+  readonly label: string
+  /** As a file field has it; JSON where nothing is said. */
+  readonly accept?: string
+  readonly onFile: (file: File) => void
+  readonly children: ReactNode
+}
+
+export function FileButton({ label, accept = 'application/json,.json', onFile, children }: Props) {
   const input = useRef<HTMLInputElement>(null)
   return (
     <>
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept={accept}
         hidden
         aria-label={label}
         onChange={(event) => {

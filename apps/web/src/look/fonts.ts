@@ -2,7 +2,6 @@
 import heading from '@expo-google-fonts/alegreya/700Bold/Alegreya_700Bold.ttf?woff2'
 import regular from '@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf?woff2'
 import semibold from '@expo-google-fonts/source-sans-3/600SemiBold/SourceSans3_600SemiBold.ttf?woff2'
-import type { Face } from '@lemmata/core/drawing'
 
 const faces = [
   new FontFace('Source Sans 3', `url(${regular})`, { weight: '400' }),
@@ -16,8 +15,3 @@ export const fontsReady: Promise<unknown> = Promise.all(
     return face.load()
   }),
 )
-
-/** As the canvas wants it, at so many pixels. */
-export function canvasFont(face: Face, pixels: number): string {
-  return face === 'heading' ? `700 ${pixels}px Alegreya` : `${face === 'text-bold' ? 600 : 400} ${pixels}px 'Source Sans 3'`
-}

@@ -5,7 +5,7 @@ import { boxOfExercise } from '@lemmata/core/extent'
 import { useEffect, useMemo, useRef } from 'react'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
-import { canvasFont } from '../look/fonts.ts'
+import { canvasFont } from '../look/canvas-font.ts'
 
 interface Props {
   readonly layers: readonly (readonly WorkedExercise[])[]

@@ -1,10 +1,12 @@
 /** An open sampler: its head, the spine, the stage, and the card of what is held. */
+import type { StitchDocument } from '@lemmata/core/notation'
 import type { Operation } from '@lemmata/core/sampler'
 import { App } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
+import { useOwnStitchesQuery } from '../api/server-api.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
 import { readyWorkers } from '../compute/workers.ts'
 import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
@@ -18,6 +20,7 @@ import { Head } from './Head.tsx'
 import { HeldCard } from '../card/HeldCard.tsx'
 import { Spine } from '../spine/Spine.tsx'
 import { isNarrow, useFolded } from '../spine/use-folded.ts'
+import { useWallBeforehand, useWallOf } from '../stitches/use-wall.ts'
 import { stageStates } from './stage-states.ts'
 import { TopBar } from './TopBar.tsx'
 
@@ -86,6 +89,8 @@ export function SamplerPage() {
 const WITH_SPINE = ['stitches', 'order', 'cloth', 'thread', 'sheets']
 const WITH_CARD = ['order', 'cloth', 'thread']
 
+const NO_STITCHES: readonly StitchDocument[] = []
+
 /** The rows of a list count as a form's for the library; what is typed there is no text. */
 const ON_ROWS = { enableOnFormTags: ['option', 'menuitem', 'slider'] as const }
 
@@ -97,6 +102,8 @@ function Work({ open }: { open: OpenSampler }) {
   const selected = useAppSelector((state) => state.sampler.selected)
   const stage = location.pathname.split('/')[3] ?? 'cloth'
   const [folded, fold] = useFolded(stage)
+  const { data: ownStitches = NO_STITCHES } = useOwnStitchesQuery()
+  useWallBeforehand(worked.complete && stage !== 'stitches', useWallOf(sampler, ownStitches, 'front'))
   const stages = useMemo(() => stageStates(sampler, worked, open.revision, open.printedRevision), [sampler, worked, open.revision, open.printedRevision])
   useEffect(() => {
     document.title = `${sampler.name} \u2013 Lemmata`

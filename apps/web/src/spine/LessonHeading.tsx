@@ -16,9 +16,11 @@ interface Props {
   readonly group: SpineGroup
   readonly stage: string
   readonly folded: boolean
+  /** All of it at once; left out where one at a time is held. */
+  readonly onHoldAll?: () => void
 }
 
-export function LessonHeading({ sampler, course, group, stage, folded }: Props) {
+export function LessonHeading({ sampler, course, group, stage, folded, onHoldAll }: Props) {
   const { lesson, title, ids } = group
   const drop = useDroppable({ id: `lesson ${lesson ?? 'none'}`, disabled: lesson === null })
   const [renaming, setRenaming] = useState(false)
@@ -45,6 +47,12 @@ export function LessonHeading({ sampler, course, group, stage, folded }: Props) 
       {lesson !== null && stage === 'order' && ids.length > 0 && (
         <span className="lesson-fact" title={lessonInWords(course, ids)}>
           {minutesOf(course, ids)} min
+        </span>
+      )}
+      {onHoldAll && ids.length > 1 && (
+        // By keyboard Ctrl and A on one of them: a list holds nothing but its rows.
+        <span className="hold-all" aria-hidden="true" title="Hold all of them (Ctrl+A in the list)" onClick={onHoldAll}>
+          all
         </span>
       )}
       {lesson !== null && ids.length === 0 && <span className="lesson-fact">nothing yet</span>}

@@ -13,7 +13,7 @@ import { Link } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { type Course, moveTo, useCourse } from '../order/use-course.ts'
 import { useAppDispatch, useAppSelector } from '../store/index.ts'
-import { exerciseSelected } from '../store/sampler.ts'
+import { allHeld, exerciseSelected, heldToo } from '../store/sampler.ts'
 import { GapRow } from './GapRow.tsx'
 import { droppedOn, movedBy, type SpineGroup, spineGroups } from './groups.ts'
 import { LessonActs, LessonHeading } from './LessonHeading.tsx'
@@ -38,6 +38,7 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
   )
   const broken = useMemo(() => new Set(course.broken.map((rule) => rule.exercise)), [course.broken])
   const selected = useAppSelector((state) => state.sampler.selected)
+  const also = useAppSelector((state) => state.sampler.also)
   const dispatch = useAppDispatch()
   const { results } = useWorked()
   const list = useRef<HTMLDivElement>(null)
@@ -45,9 +46,11 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
   const [said, setSaid] = useState('')
   const order = groups.flatMap((group) => group.ids)
   const stop = selected !== null && order.includes(selected) ? selected : order[0]
-  const select = (id: string | undefined, focus = true): void => {
+  // Several are held where something can be done with several.
+  const manyHere = stage === 'cloth'
+  const select = (id: string | undefined, focus = true, more = false): void => {
     if (id === undefined) return
-    dispatch(exerciseSelected(id))
+    dispatch(more ? heldToo(id) : exerciseSelected(id))
     if (focus) rowOf(list.current, id)?.focus()
   }
   // Chosen anywhere, it is in view here; a hidden list has nothing to scroll.
@@ -67,11 +70,12 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
         setSaid(placeInWords(byId.get(id)?.name ?? id, id, next.lessons))
         requestAnimationFrame(() => rowOf(list.current, id)?.focus())
       }
-    } else if (by !== null) select(order[at + by])
+    } else if (by !== null) select(order[at + by], true, manyHere && event.shiftKey)
     else if (event.key === 'Home') select(order[0])
     else if (event.key === 'End') select(order.at(-1))
     else if (event.key === 'Enter' || event.key === ' ') select(id)
     else if (event.key === 'F2') setRenaming(id)
+    else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && manyHere) dispatch(allHeld(groups.find((group) => group.ids.includes(id))?.ids ?? []))
     else if (/^[a-z]$/i.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
       const named = order.find((one) => letters.get(one)?.toLowerCase() === event.key.toLowerCase())
       // Letters that name a row choose it; they do nothing else while the list has the focus.
@@ -93,15 +97,15 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
         exercise={exercise}
         result={result}
         letter={letters.get(id) ?? ''}
-        isSelected={selected === id}
+        isSelected={selected === id || (manyHere && also.includes(id))}
         isStop={stop === id && !overlay}
         isBroken={broken.has(id)}
         folded={folded}
         renaming={renaming === id}
         movable={!overlay && course.plan.lessons.some((ids) => ids.includes(id))}
         dropLine={dragging.line?.id === id ? (dragging.line.below ? 'below' : 'above') : null}
-        onSelect={() => {
-          select(id)
+        onSelect={(more) => {
+          select(id, true, manyHere && more)
           if (isNarrow()) onFold(true)
         }}
         onRenamed={() => {
@@ -144,9 +148,17 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
         onDragCancel={dragging.onCancel}
         accessibility={{ screenReaderInstructions: { draggable: 'Alt with the up or down arrow moves the exercise.' } }}
       >
-        <div ref={list} className="spine-list" role="listbox" aria-label="Exercises in their lessons" onKeyDown={onKey}>
+        <div ref={list} className="spine-list" role="listbox" aria-multiselectable={manyHere} aria-label="Exercises in their lessons" onKeyDown={onKey}>
           {groups.map((group) => (
-            <Group key={`${group.lesson ?? ''} ${group.title}`} sampler={sampler} course={course} group={group} stage={stage} folded={folded}>
+            <Group
+              key={`${group.lesson ?? ''} ${group.title}`}
+              sampler={sampler}
+              course={course}
+              group={group}
+              stage={stage}
+              folded={folded}
+              {...(manyHere ? { onHoldAll: () => dispatch(allHeld(group.ids)) } : {})}
+            >
               {group.ids.map((id) => {
                 const gap = stage === 'order' && !folded ? steep.get(id) : undefined
                 return gap ? [<GapRow key={`gap ${id}`} rise={gap.rise} limit={gap.limit} onFill={() => select(id, false)} />, row(id)] : row(id)
@@ -170,13 +182,16 @@ interface GroupProps {
   readonly group: SpineGroup
   readonly stage: string
   readonly folded: boolean
+  /** All of the lesson at once; left out where one at a time is held. */
+  readonly onHoldAll?: () => void
   readonly children: React.ReactNode
 }
 
-function Group({ sampler, course, group, stage, folded, children }: GroupProps) {
+function Group({ children, ...heading }: GroupProps) {
+  const { group } = heading
   return (
     <div role="group" aria-label={group.lesson === null ? group.title : `Lesson ${group.lesson + 1}, ${group.title}`}>
-      <LessonHeading sampler={sampler} course={course} group={group} stage={stage} folded={folded} />
+      <LessonHeading {...heading} />
       {children}
     </div>
   )

@@ -23,7 +23,8 @@ interface Props {
   readonly renaming: boolean
   readonly movable: boolean
   readonly dropLine: 'above' | 'below' | null
-  readonly onSelect: () => void
+  /** `more`: with what is held already. */
+  readonly onSelect: (more: boolean) => void
   readonly onRenamed: () => void
 }
 
@@ -48,7 +49,7 @@ export function SpineRow(props: Props) {
       tabIndex={isStop ? 0 : -1}
       data-exercise={exercise.id}
       title={folded ? exercise.name : undefined}
-      onClick={onSelect}
+      onClick={({ shiftKey, ctrlKey, metaKey }) => onSelect(shiftKey || ctrlKey || metaKey)}
     >
       <span className="letter">{letter}</span>
       {folded ? (

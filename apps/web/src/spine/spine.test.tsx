@@ -13,13 +13,15 @@ const order = demo.lessons.flatMap((one) => one.exercises as readonly string[])
 const nameOf = (id: string | undefined): string => demo.exercises.find((one) => one.id === id)?.name ?? ''
 
 let folded = false
+let stage = 'cloth'
 function List() {
-  return <Spine sampler={useSampler()} stage="cloth" folded={folded} onFold={(next) => (folded = next)} />
+  return <Spine sampler={useSampler()} stage={stage} folded={folded} onFold={(next) => (folded = next)} />
 }
 const open = (sampler = demo) => openPage(sampler, <List />)
 afterEach(() => {
   closePage()
   folded = false
+  stage = 'cloth'
 })
 const row = (id: string | undefined): HTMLElement => screen.getByRole('option', { name: new RegExp(nameOf(id)) })
 const selected = (): string | null => store.getState().sampler.selected
@@ -73,6 +75,27 @@ describe('the spine', () => {
     fireEvent.change(field(), { target: { value: ' Cloudburst ' } })
     fireEvent.keyDown(field(), { key: 'Enter' })
     expect(page.document().exercises.find((one) => one.id === order[0])?.name).toBe('Cloudburst')
+  })
+
+  it('on the cloth Shift holds several, by pointer and by keyboard, and a lesson is held whole', () => {
+    stage = 'cloth'
+    open()
+    const held = () => store.getState().sampler
+    fireEvent.click(row(order[0]))
+    fireEvent.click(row(order[2]), { shiftKey: true })
+    expect([held().selected, held().also]).toEqual([order[0], [order[2]]])
+    expect(screen.getAllByRole('option', { selected: true }).map((one) => one.dataset.exercise)).toEqual([order[0], order[2]])
+    fireEvent.keyDown(row(order[2]), { key: 'ArrowDown', shiftKey: true })
+    expect(held().also).toEqual([order[2], order[3]])
+    fireEvent.keyDown(row(order[1]), { key: 'a', ctrlKey: true })
+    expect(held().also.length).toBeGreaterThan(0)
+    expect(held().selected).toBe(order[1])
+    stage = 'order'
+    closePage()
+    open()
+    fireEvent.click(row(order[0]))
+    fireEvent.click(row(order[2]), { shiftKey: true })
+    expect([held().selected, held().also]).toEqual([order[2], []])
   })
 
   it('a knot has a name, and what cannot be worked has the other sign', () => {

@@ -1,12 +1,10 @@
 /** The stitch library: a wall of swatches at one scale, one stitch at a time beside it, comparing, and writing one's own. */
-import type { Surroundings } from '@lemmata/core/assign'
-import { surroundingsOf } from '@lemmata/core/assign'
 import { applyVariant, type StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
 import { newExercise, newRows, type RowOfRows } from '@lemmata/core/layout'
 import { type Operation, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
-import { allStitches, LIBRARY } from '@lemmata/core/stitches'
+import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
@@ -27,7 +25,7 @@ import { asTried, FIRST_TRIAL, type Trial } from './TryIt.tsx'
 import { useOwnStitches } from './use-own-stitches.ts'
 import { Failure } from '../sampler/Failure.tsx'
 import { Swatch } from './Swatch.tsx'
-import { useWall } from './use-wall.ts'
+import { useWall, useWallOf } from './use-wall.ts'
 import { familiesOf, WallGrid } from './WallGrid.tsx'
 import { WallFilters } from './WallFilters.tsx'
 import { WriteStitch } from './write/WriteStitch.tsx'
@@ -52,20 +50,12 @@ export function StitchesStage() {
     [],
   )
   const [writing, setWriting] = useState<StitchDocument | null>(null)
-  const documents = useMemo(() => {
-    const inSampler = sampler.stitches
-    const mine = own.list.filter((one) => !inSampler.some((other) => other.id === one.id))
-    return allStitches([...inSampler, ...mine])
-  }, [sampler.stitches, own.list])
-  const { cloth, threads, brief } = sampler
-  const around = useMemo<Surroundings>(
-    () => surroundingsOf({ ...sampler, cloth, threads, brief, stitches: [...sampler.stitches, ...own.list] }),
-    [sampler, cloth, threads, brief, own.list],
-  )
-  const wall = useWall(documents, around)
-  const motions = useMemo(() => [...new Set([...wall.results.values()].flatMap((result) => (result.ok ? motionsOf(result.value) : [])))].sort(), [wall])
+  const wallOf = useWallOf(sampler, own.list, side)
+  const { documents, around } = wallOf
+  const wall = useWall(wallOf)
+  const motions = useMemo(() => [...new Set([...wall.pictures.values()].flatMap(({ facts }) => (facts.ok ? facts.value.motions : [])))].sort(), [wall])
   const taught = useMemo(() => new Set(worked.done.flatMap(motionsOf)), [worked.done])
-  const found = documents.filter((document) => isShown(document, wall.results.get(document.id), filter))
+  const found = documents.filter((document) => isShown(document, wall.pictures.get(document.id)?.facts, filter))
   const current = documents.find((document) => document.id === chosen) ?? null
   const beside = compared.flatMap((id) => documents.find((document) => document.id === id) ?? [])
 
@@ -174,7 +164,7 @@ export function StitchesStage() {
               <Swatch
                 key={document.id}
                 document={document}
-                result={wall.results.get(document.id)}
+                shown={wall.pictures.get(document.id)}
                 side={side}
                 clothHex={sampler.cloth.colour.hex}
                 letters={letters.get(document.id) ?? ''}

@@ -1,18 +1,15 @@
-/** A stitch on the wall: worked, at twice its true size, so that widths can be compared; what has no room is drawn smaller. */
+/** A stitch on the wall: worked, at twice its true size. */
 import type { StitchDocument } from '@lemmata/core/notation'
 import { Button } from 'antd'
-import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { Slope } from '../look/Glyphs.tsx'
-import type { Result } from '@lemmata/core/base'
-import type { WorkedExercise } from '@lemmata/core/exercise'
 import { memo } from 'react'
-
-const SWATCH_PX_PER_MM = 7.6
+import { TILE, type WallPicture } from './wall-picture.ts'
+import { WallCanvas } from './WallCanvas.tsx'
 
 interface SwatchProps {
   readonly document: StitchDocument
   /** Undefined while it is being worked. */
-  readonly result: Result<WorkedExercise> | undefined
+  readonly shown: WallPicture | undefined
   readonly side: 'front' | 'back'
   readonly clothHex: string
   readonly letters: string
@@ -24,24 +21,14 @@ interface SwatchProps {
   readonly onCompare: (document: StitchDocument) => void
 }
 
-const TILE_PX = 62
-
-export const Swatch = memo(function Swatch({ document, result, side, clothHex, letters, own, isStop, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
+export const Swatch = memo(function Swatch({ document, shown, side, clothHex, letters, own, isStop, pressed, onChoose, isCompared, onCompare }: SwatchProps) {
   return (
     <div className="swatch-box">
       <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={() => onChoose(document)}>
-        {result?.ok ? (
-          <ThreadCanvas
-            done={result.value}
-            heightPx={TILE_PX}
-            pxPerMm={SWATCH_PX_PER_MM}
-            whole
-            side={side}
-            clothHex={clothHex}
-            label={`${document.name}, worked, ${side}`}
-          />
+        {shown?.picture ? (
+          <WallCanvas picture={shown.picture} label={`${document.name}, worked, ${side}`} />
         ) : (
-          <span style={{ height: TILE_PX, background: clothHex }} />
+          <span style={{ height: TILE.heightPx, background: clothHex }} />
         )}
         {letters !== '' && (
           <span className="tab-letters">
@@ -54,7 +41,7 @@ export const Swatch = memo(function Swatch({ document, result, side, clothHex, l
             {document.name}
           </span>
           {own && <span className="quiet">yours</span>}
-          {result && (result.ok ? <Slope score={result.value.stitchDifficulty.score} bare /> : <span className="wrong">cannot be worked here</span>)}
+          {shown && (shown.facts.ok ? <Slope score={shown.facts.value.score} bare /> : <span className="wrong">cannot be worked here</span>)}
         </span>
       </button>
       <Button

@@ -1,9 +1,8 @@
 /** Which stitches the wall shows. */
 import type { Result } from '@lemmata/core/base'
-import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { motionsOf } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
+import type { WallFacts } from './wall-picture.ts'
 
 export interface WallFilter {
   readonly words: string
@@ -25,7 +24,7 @@ export const STAGES: readonly { readonly name: string; readonly upTo: number }[]
   { name: 'Practised hands (over 55)', upTo: 100 },
 ]
 
-export function isShown(document: StitchDocument, result: Result<WorkedExercise> | undefined, filter: WallFilter): boolean {
+export function isShown(document: StitchDocument, facts: Result<WallFacts> | undefined, filter: WallFilter): boolean {
   const words = filter.words.trim().toLowerCase()
   const names = [
     document.name,
@@ -39,12 +38,11 @@ export function isShown(document: StitchDocument, result: Result<WorkedExercise>
   if (filter.family !== null && document.family !== filter.family) return false
   if (filter.guide !== null && !document.guide.includes(filter.guide)) return false
   if (filter.motion === null && filter.stage === null && filter.taught === null) return true
-  if (!result?.ok) return false
-  const motions = motionsOf(result.value)
+  if (!facts?.ok) return false
+  const { motions, score } = facts.value
   if (filter.motion !== null && !motions.includes(filter.motion)) return false
   const { taught } = filter
   if (taught && !motions.every((motion) => taught.has(motion))) return false
   if (filter.stage === null) return true
-  const { score } = result.value.stitchDifficulty
   return score <= (STAGES[filter.stage]?.upTo ?? 100) && score > (STAGES[filter.stage - 1]?.upTo ?? -1)
 }

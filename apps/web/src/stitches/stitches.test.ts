@@ -10,7 +10,8 @@ import { besideOthers } from './beside-others.ts'
 import { isShown, NO_FILTER } from './filter.ts'
 import { asKind, kindOf, placeText, readPlace, readRest, restText } from './write/moves-text.ts'
 import { tryGuides, workSwatch } from './swatch.ts'
-import type { Problem } from '@lemmata/core/base'
+import { wallFacts } from './wall-picture.ts'
+import { type Problem, success } from '@lemmata/core/base'
 import { problemInWords } from '@lemmata/contract'
 
 const sentenceOf = (given: readonly Problem[] | Problem | undefined): string => {
@@ -59,7 +60,9 @@ describe('moves as they are typed', () => {
 describe('the wall', () => {
   const swatches = LIBRARY.map((document) => ({ document, result: workSwatch(document, around) }))
   const find = (filter: Partial<typeof NO_FILTER>): string[] =>
-    swatches.filter(({ document, result }) => isShown(document, result, { ...NO_FILTER, ...filter })).map(({ document }) => document.id)
+    swatches
+      .filter(({ document, result }) => isShown(document, result.ok ? success(wallFacts(result.value)) : result, { ...NO_FILTER, ...filter }))
+      .map(({ document }) => document.id)
 
   it('finds by any name, family, guide, motion, difficulty and what has been taught', () => {
     expect(find({ words: 'lazy daisy' })).toEqual(['detached-chain'])

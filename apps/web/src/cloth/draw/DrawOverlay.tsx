@@ -2,7 +2,8 @@
 import { MEASURE, measureBetween } from '@lemmata/core/draw'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
-import { lengthToDraw, readGuide } from '@lemmata/core/guide'
+import { sum } from '@lemmata/core/base'
+import { lengthToDraw, type ReadGuide, readGuide } from '@lemmata/core/guide'
 import { counted, formatLength, type LengthUnit } from '@lemmata/core/units'
 import { DYES } from '../../look/theme.ts'
 import { toScreen, type View } from '../view.ts'
@@ -24,7 +25,7 @@ interface Props {
 
 export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark, pitchMm }: Props) {
   const ink = isDark ? DYES.paper : DYES.indigo
-  const lines = drawing.guide ? guideLines(drawing.guide) : []
+  const lines = drawing.guides.flatMap(guideLines)
   const at = pointer && toScreen(view, pointer)
   const said = [drawing.tool === MEASURE ? measuredInWords(drawing, unit, pitchMm) : figuresOf(drawing, done, unit), words].filter((one) => one !== null)
   return (
@@ -53,7 +54,7 @@ export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark,
 }
 
 /** "82.4 mm at 31°, 24 stitches of 3.43 mm": how far, in which direction, and what it would be in the stitch that is held. */
-export function measuredInWords({ places, guide }: Pick<Drawing, 'places' | 'guide'>, unit: LengthUnit, pitchMm: number | null): string | null {
+export function measuredInWords({ places, guides: [guide] }: Pick<Drawing, 'places' | 'guides'>, unit: LengthUnit, pitchMm: number | null): string | null {
   const [from] = places
   const read = guide ? readGuide(guide) : null
   const to = places[1] ?? (read?.ok && read.value.kind === 'line' ? read.value.path.points.at(-1) : undefined)
@@ -63,14 +64,25 @@ export function measuredInWords({ places, guide }: Pick<Drawing, 'places' | 'gui
   return `${formatLength(lengthMm, unit, 1)} at ${degrees}°${stitches}`
 }
 
-/** "82.4 mm, 24 stitches of 3.43 mm". */
-export function figuresOf({ guide }: Pick<Drawing, 'guide'>, done: WorkedExercise | null, unit: LengthUnit): string | null {
-  if (!guide) return null
-  const read = readGuide(guide)
-  if (!read.ok) return null
-  const length = read.value.kind === 'spots' ? counted(read.value.at.length, 'place') : formatLength(lengthToDraw(read.value), unit, 1)
+/** "82.4 mm, 24 stitches of 3.43 mm"; of a line with corners the last leg too. */
+export function figuresOf({ guides, places, tool }: Pick<Drawing, 'guides' | 'places' | 'tool'>, done: WorkedExercise | null, unit: LengthUnit): string | null {
+  const read = guides.flatMap((guide) => {
+    const one = readGuide(guide)
+    return one.ok ? [one.value] : []
+  })
+  const [first] = read
+  if (!first) return null
+  const length = first.kind === 'spots' ? counted(first.at.length, 'place') : formatLength(sum(read.map(lengthToDraw)), unit, 1)
   if (!done) return length
-  const { fitted } = done.pieces[0].worked
-  const each = read.value.kind === 'line' ? ` of ${formatLength(fitted.pitchMm, unit, 2)}` : ''
-  return `${length}, ${counted(done.stitches, 'stitch', 'stitches')}${each}`
+  const { pitchMm } = done.pieces[0].worked.fitted
+  const each = first.kind === 'line' && read.length === 1 ? ` of ${formatLength(pitchMm, unit, 2)}` : ''
+  return `${length}, ${counted(done.stitches, 'stitch', 'stitches')}${each}${tool.id === 'line' ? legOf(first, places.length, pitchMm, unit) : ''}`
+}
+
+/** "; this leg 14.4 mm, 4.0 of them": where a line turns a corner, so that each leg can be made whole. */
+function legOf(read: ReadGuide, places: number, pitchMm: number, unit: LengthUnit): string {
+  const [from, to] = read.kind === 'line' ? read.path.points.slice(-2) : []
+  if (places < 2 || !from || !to || pitchMm <= 0) return ''
+  const legMm = Math.hypot(to.x - from.x, to.y - from.y)
+  return `; this leg ${formatLength(legMm, unit, 1)}, ${(legMm / pitchMm).toFixed(1)} of them`
 }

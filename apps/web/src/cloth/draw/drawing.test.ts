@@ -11,25 +11,36 @@ import { useDrawGestures } from './use-draw-gestures.ts'
 import { type Drawing, useDrawing } from './use-drawing.ts'
 
 const at = (x: number, y: number) => ({ x, y })
+const MIDDLE = at(100, 100)
 const noKeys = { shiftKey: false, altKey: false }
 
 describe('places as they are typed', () => {
   it('pairs apart by semicolons, in the unit of the sampler; one with @ is so far on from the one before', () => {
-    expect(readPlaces('20, 40; 100, 40', 'mm')).toEqual([at(20, 40), at(100, 40)])
-    expect(readPlaces('20 40; @80 -10;', 'mm')).toEqual([at(20, 40), at(100, 30)])
-    expect(readPlaces('1, 2', 'in')).toEqual([at(25.4, 50.8)])
-    expect(readPlaces('', 'mm')).toEqual([])
+    expect(readPlaces('20, 40; 100, 40', 'mm', MIDDLE)).toEqual([at(20, 40), at(100, 40)])
+    expect(readPlaces('20 40; @80 -10;', 'mm', MIDDLE)).toEqual([at(20, 40), at(100, 30)])
+    expect(readPlaces('1, 2', 'in', MIDDLE)).toEqual([at(25.4, 50.8)])
+    expect(readPlaces('', 'mm', MIDDLE)).toEqual([])
+  })
+
+  it('so far out at an angle of the dial: from the middle, or on from the place before', () => {
+    // 30 at 90 degrees from twelve o'clock is 30 to the right; from there 10 at 180 is 10 down.
+    const read = readPlaces('30<90; @10<180', 'mm', MIDDLE)
+    expect(read?.map(({ x, y }) => [Math.round(x * 1e6) / 1e6, Math.round(y * 1e6) / 1e6])).toEqual([
+      [130, 100],
+      [130, 110],
+    ])
+    expect(readPlaces('1<0', 'in', MIDDLE)?.[0]?.y).toBeCloseTo(74.6, 9)
   })
 
   it('what is not pairs of numbers is none: half a place, words, a first place that goes on from nothing', () => {
-    for (const text of ['20', '20; 40', 'a, b', '20, 40, 60', '@20, 40', '20,, 40', '1e5, 2']) expect(readPlaces(text, 'mm'), text).toBeNull()
+    for (const text of ['20', '20; 40', 'a, b', '20, 40, 60', '@20, 40', '@3<4', '20,, 40', '1e5, 2']) expect(readPlaces(text, 'mm', MIDDLE), text).toBeNull()
   })
 
   it('read again they are what they were, to a tenth', () => {
     const place = fc.record({ x: fc.integer({ min: -5000, max: 5000 }), y: fc.integer({ min: -5000, max: 5000 }) }).map(({ x, y }) => at(x / 10, y / 10))
     fc.assert(
       fc.property(fc.array(place, { maxLength: 6 }), fc.constantFrom('mm' as const, 'in' as const), (places, unit) => {
-        const again = readPlaces(placesText(places, unit), unit)
+        const again = readPlaces(placesText(places, unit), unit, MIDDLE)
         expect(again).toHaveLength(places.length)
         again?.forEach((one, index) => {
           expect(Math.abs(one.x - (places[index]?.x ?? NaN))).toBeLessThan(0.06)
@@ -86,12 +97,12 @@ function draw(tool: string) {
 describe('a tool in hand', () => {
   it('a dragged circle tells its own size; a typed one holds until the hand says otherwise', () => {
     const { now } = draw('circle')
-    expect(now().guide).toBeNull()
+    expect(now().guides).toEqual([])
     act(() => now().setPlaces([at(50, 50), at(62, 50)]))
     expect(now().figures).toEqual({ across: 24 })
     act(() => now().setFigure('across', 30))
     expect(now().figures).toEqual({ across: 30 })
-    expect(now().guide).toMatchObject({ kind: 'line', path: expect.stringContaining('A 15 15') })
+    expect(now().guides[0]).toMatchObject({ kind: 'line', path: expect.stringContaining('A 15 15') })
     // Another middle, typed: the coin stays as large.
     act(() => now().typePlaces([at(80, 80)]))
     expect(now().figures).toEqual({ across: 30 })
@@ -102,10 +113,19 @@ describe('a tool in hand', () => {
   it('a place under the pointer is part of what is seen, not of what is given', () => {
     const { now } = draw('line')
     act(() => now().setPlaces([at(10, 10)], at(40, 10)))
-    expect(now().guide).toMatchObject({ path: 'M 10 10 L 40 10' })
-    expect(now().finished()).toBeNull()
+    expect(now().guides[0]).toMatchObject({ path: 'M 10 10 L 40 10' })
+    expect(now().finished()).toEqual([])
     act(() => now().again())
-    expect(now().guide).toBeNull()
+    expect(now().guides).toEqual([])
+  })
+
+  it('letters are as many lines as they have strokes, and wait for their word', () => {
+    const { now } = draw('word')
+    act(() => now().typePlaces([at(50, 50)]))
+    expect(now().guides).toEqual([])
+    act(() => now().setWords('Thaw'))
+    // T two, H three, A two, W one.
+    expect(now().finished()).toHaveLength(8)
   })
 
   it('put away there is none, and the same is taken again', () => {

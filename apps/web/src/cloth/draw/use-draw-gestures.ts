@@ -61,7 +61,7 @@ export function useDrawGestures(
       const before = lastTap.current
       lastTap.current = { at, time: performance.now() }
       const twice = before && performance.now() - before.time < TWICE_MS && Math.hypot(before.at.x - at.x, before.at.y - at.y) < TWICE_PX / scale
-      if (twice && tool.places === null && drawing.finished() !== null) return onDone(places)
+      if (twice && tool.places === null && drawing.finished().length > 0) return onDone(places)
       const next = [...places, snapped(at, keys, places.at(-1) ?? null).at]
       if (tool.places !== null && next.length >= tool.places) return onDone(next)
       drawing.setPlaces(next)

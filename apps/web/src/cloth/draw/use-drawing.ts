@@ -9,14 +9,17 @@ export interface Drawing {
   readonly tool: DrawTool
   readonly places: readonly Point[]
   readonly figures: Readonly<Record<string, number>>
-  /** With the place under the pointer, where one is given. */
-  readonly guide: Guide | null
+  /** What it draws in letters; empty for what draws none. */
+  readonly words: string
+  /** With the place under the pointer, where one is given. None while it is not yet anything. */
+  readonly guides: readonly Guide[]
   /** By hand, what was typed of figures that places tell is forgotten: the hand tells them anew. */
   readonly setPlaces: (places: readonly Point[], hover?: Point | null) => void
   readonly typePlaces: (places: readonly Point[]) => void
   readonly setFigure: (id: string, value: number) => void
-  /** What is there as it stands; null where it is not yet anything. */
-  readonly finished: (places?: readonly Point[]) => Guide | null
+  readonly setWords: (words: string) => void
+  /** What is there as it stands. */
+  readonly finished: (places?: readonly Point[]) => readonly Guide[]
   readonly again: () => void
 }
 
@@ -25,6 +28,7 @@ interface State {
   readonly places: readonly Point[]
   readonly hover: Point | null
   readonly typed: Readonly<Record<string, number>>
+  readonly words: string
 }
 
 export function useDrawing(): { readonly drawing: Drawing | null; readonly take: (toolId: string | null) => void; readonly takeAgain: () => void } {
@@ -33,23 +37,25 @@ export function useDrawing(): { readonly drawing: Drawing | null; readonly take:
   const take = useCallback((toolId: string | null): void => {
     const tool = [...DRAW_TOOLS, MEASURE].find((one) => one.id === toolId)
     if (tool && tool !== MEASURE) before.current = tool.id
-    setState(tool ? { tool, places: [], hover: null, typed: {} } : null)
+    setState(tool ? { tool, places: [], hover: null, typed: {}, words: '' } : null)
   }, [])
   const takeAgain = useCallback(() => take(before.current), [take])
   const drawing = useMemo((): Drawing | null => {
     if (!state) return null
-    const { tool, places, hover, typed } = state
+    const { tool, places, hover, typed, words } = state
     const all = hover && (tool.places === null || places.length < tool.places) ? [...places, hover] : places
     const figuresOf = (given: readonly Point[]): Readonly<Record<string, number>> => ({ ...usualFigures(tool), ...tool.read?.(given), ...typed })
     return {
       tool,
       places,
       figures: figuresOf(all),
-      guide: tool.make(all, figuresOf(all)),
+      words,
+      guides: tool.make(all, figuresOf(all), words),
       setPlaces: (next, at = null) => setState((now) => now && { ...now, places: next, hover: at, typed: withoutRead(now, next) }),
       typePlaces: (next) => setState((now) => now && { ...now, places: next, hover: null }),
       setFigure: (id, value) => setState((now) => now && { ...now, hover: null, typed: { ...now.typed, [id]: value } }),
-      finished: (given = places) => tool.make(given, figuresOf(given)),
+      setWords: (next) => setState((now) => now && { ...now, words: next }),
+      finished: (given = places) => tool.make(given, figuresOf(given), words),
       again: () => setState((now) => now && { ...now, places: [], hover: null }),
     }
   }, [state])
