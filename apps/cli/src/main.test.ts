@@ -124,4 +124,23 @@ describe('lemmata', () => {
     expect(bad.status).toBe(1)
     expect(bad.err).toMatch(/a move is one of up, down, by, wrap/)
   })
+
+  it('carries: the order of pieces, what is carried and what begun anew', () => {
+    const { status, out } = lemmata(['carries', '-'], bandSampler('2026-12-03'))
+    expect(status).toBe(0)
+    const { lessons } = JSON.parse(out)
+    expect(lessons.length).toBeGreaterThan(1)
+    expect(lessons[0].threads[0].runs[0]).toMatchObject({ turned: false, from: { x: expect.any(Number) as number } })
+    expect(lemmata(['carries', '-'], { cloth: 3 }).status).toBe(1)
+  })
+
+  it('import: outlines of an SVG file as sketches of a sampler; what is left out is said', () => {
+    const good = lemmata(['import', '-'], '<svg width="100mm" viewBox="0 0 100 50"><g id="Rain"><path id="one" d="M 10 10 L 60 10"/></g><text>x</text></svg>')
+    expect(good.status).toBe(0)
+    expect(JSON.parse(good.out).drawing.guides).toEqual([{ id: 'g1', name: 'Rain: one', draft: true, guide: { kind: 'line', path: 'M130 155L180 155' } }])
+    expect(good.err).toMatch(/Left out: words \(1\)/)
+    const bad = lemmata(['import', '-'], '<svg><path d="M0 0"')
+    expect(bad.status).toBe(1)
+    expect(bad.err).toMatch(/not an SVG file that can be read/)
+  })
 })

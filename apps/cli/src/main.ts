@@ -11,6 +11,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
+  carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
+  import FILE.svg a sampler whose drawing is the outlines of the file
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
                   [--class FILE --learner ID]: as one learner of the class works it
@@ -43,9 +45,9 @@ export async function run(args: readonly string[]): Promise<number> {
       )
       return 2
     }
-    const json = readJson(text)
-    if (!json.ok) return report(json.problems)
-    given = json.value
+    const read = command.isText ? { ok: true as const, value: text } : readJson(text)
+    if (!read.ok) return report(read.problems)
+    given = read.value
   }
   const classText = call.options.class === undefined ? undefined : readInput(call.options.class)
   if (classText === null) {
