@@ -5,7 +5,7 @@ import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
 import type { Point } from '@lemmata/core/geometry'
-import { editPoint, type Guide, type Handle, handlesOf, moveHandle, type PointEdit } from '@lemmata/core/guide'
+import { editPoint, type Guide, type Handle, handlesOf } from '@lemmata/core/guide'
 import { guidesHeld } from '@lemmata/core/layout'
 import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -19,7 +19,7 @@ import { type LetterPlace, Letters } from './Letters.tsx'
 import { BehindLines } from './BehindLines.tsx'
 import { Cautions } from './Cautions.tsx'
 import { Marquee, useMarquee } from './Marquee.tsx'
-import { isPlace, nextTo } from './places-in-hand.ts'
+import { guideAfterKey, isPlace } from './places-in-hand.ts'
 import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
 import { GuideLine } from './GuideLine.tsx'
@@ -30,6 +30,7 @@ import { DrawOverlay } from './draw/DrawOverlay.tsx'
 import { useDrawGestures } from './draw/use-draw-gestures.ts'
 import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
+import { pressedTwice } from './pressed-twice.ts'
 import { useDrag } from './use-drag.ts'
 import { usePainting } from './use-painting.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
@@ -207,48 +208,25 @@ export function ClothView(props: Props) {
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
-  const pressed = useRef({ id: '', time: 0 })
+  const twice = useRef(pressedTwice(STILL_PX)).current
   /** Pressed twice the pin, or the line, does something of its own: a pointer that is held tells no double click. */
-  const takeHold = (handle: Handle, id: string, event: React.PointerEvent, onTwice: () => void): void => {
+  const takeHold = (handle: Handle, id: string, event: React.PointerEvent, onTwice: () => boolean): void => {
     if (!drawn) return
     event.stopPropagation()
-    const now = performance.now()
-    const twice = pressed.current.id === id && now - pressed.current.time < TWICE_MS
-    pressed.current = { id, time: now }
-    if (twice) return onTwice()
+    if (twice.press(id, event) && onTwice()) return
     box.current?.setPointerCapture(event.pointerId)
     begin(drawn, handle, event)
   }
-  const change = (guide: Guide | null): void => {
+  const change = (guide: Guide | null): boolean => {
     if (guide && current) edit({ kind: 'change-guide', id: current.id, set: { guide } })
+    return guide !== null
   }
   const onHandleKey = (handle: Handle, event: KeyboardEvent): void => {
-    if (!current) return
-    const point: PointEdit | null =
-      event.key === 'Delete' || event.key === 'Backspace'
-        ? { kind: 'remove', handleId: handle.id }
-        : event.key === 's'
-          ? { kind: 'turn', handleId: handle.id }
-          : event.key === 'a'
-            ? { kind: 'add', near: nextTo(handle, handles) }
-            : null
-    if (point && isPlace(handle)) {
-      event.preventDefault()
-      event.stopPropagation()
-      return change(editPoint(current.guide, point))
-    }
-    const by = event.shiftKey ? 0.1 : 1
-    const step: Readonly<Record<string, Point>> = {
-      ArrowLeft: { x: -by, y: 0 },
-      ArrowRight: { x: by, y: 0 },
-      ArrowUp: { x: 0, y: -by },
-      ArrowDown: { x: 0, y: by },
-    }
-    const to = step[event.key]
-    if (!to) return
+    const next = current ? guideAfterKey(current.guide, handle, handles, event) : undefined
+    if (next === undefined) return
     event.preventDefault()
     event.stopPropagation()
-    change(moveHandle(current.guide, handle, { x: handle.at.x + to.x, y: handle.at.y + to.y }))
+    change(next)
   }
 
   return (
@@ -257,7 +235,11 @@ export function ClothView(props: Props) {
       className={drawing ? 'cloth-view drawing-on' : 'cloth-view'}
       data-testid="cloth-view"
       data-view={view ? `${view.scale} ${view.x} ${view.y}` : undefined}
-      onPointerMove={(event) => isDragging() && move(event)}
+      onPointerMove={(event) => {
+        if (!isDragging()) return
+        twice.move(event)
+        move(event)
+      }}
       onPointerUp={() => isDragging() && end()}
       onPointerCancel={() => isDragging() && end()}
     >
@@ -297,21 +279,22 @@ export function ClothView(props: Props) {
               }}
             />
           )}
-          {handles.map((handle) => (
-            <Pin
-              key={handle.id}
-              handle={handle}
-              view={view}
-              name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
-              dragged={draft !== null && isDragging()}
-              onPointerDown={(event) => {
-                if (handle.of === undefined) setInHand(handle.id)
-                takeHold(handle, handle.id, event, () => isPlace(handle) && current && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id })))
-              }}
-              onKeyDown={(event) => onHandleKey(handle, event)}
-              onFocus={() => handle.of === undefined && setInHand(handle.id)}
-            />
-          ))}
+          {current &&
+            handles.map((handle) => (
+              <Pin
+                key={handle.id}
+                handle={handle}
+                view={view}
+                name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
+                dragged={draft !== null && isDragging()}
+                onPointerDown={(event) => {
+                  if (handle.of === undefined) setInHand(handle.id)
+                  takeHold(handle, handle.id, event, () => isPlace(handle) && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id })))
+                }}
+                onKeyDown={(event) => onHandleKey(handle, event)}
+                onFocus={() => handle.of === undefined && setInHand(handle.id)}
+              />
+            ))}
           <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
         </svg>
       )}
@@ -329,8 +312,6 @@ function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly 
     return first && place >= 0 ? [{ id: one.exercise.id, letter: letterOf(place), at: first }] : []
   })
 }
-
-const TWICE_MS = 400
 
 function isOnPin(event: Event): boolean {
   return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line') !== null
