@@ -34,7 +34,7 @@ describe('a key on a pin', () => {
 
   it('moves it by a millimetre, with Shift by a tenth', () => {
     expect(guideAfterKey(guide, end, handles, { key: 'ArrowRight', shiftKey: false })).toMatchObject({ path: 'M0 0L41 0' })
-    expect(guideAfterKey(guide, end, handles, { key: 'ArrowUp', shiftKey: true })).toMatchObject({ path: 'M0 0L40 -0.1' })
+    expect(guideAfterKey(guide, end, handles, { key: 'ArrowUp', shiftKey: true })).toMatchObject({ path: 'M0 0L40-0.1' })
   })
 
   it('that is for something else is left to it', () => {
