@@ -1,8 +1,5 @@
 /** The commands: each takes checked JSON and gives JSON, SVG or PDF. */
 import { type AssignedThread, assignMaterials, surroundingsOf } from '@lemmata/core/assign'
-import { readSvg } from '@lemmata/core/bring-in'
-import { bringIn } from '@lemmata/core/layout'
-import { planBehind, totalsBehind } from '@lemmata/core/behind'
 import { error, failure, hasErrors, type Problem, type Result, success } from '@lemmata/core/base'
 import type { Learner } from '@lemmata/core/classes'
 import { drawSampler, writeSvg } from '@lemmata/core/drawing'
@@ -26,23 +23,12 @@ import {
   restsOnBase,
   teachableStitch,
 } from '@lemmata/core/order'
-import { applyOperation, type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
+import { type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
 import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
-
-export interface Answer {
-  readonly output: unknown
-  /** Part of the input could not be worked. */
-  readonly wrong: boolean
-}
-
-export interface Command {
-  readonly needsFile: boolean
-  /** The file is read as text, not as JSON. */
-  readonly isText?: boolean
-  readonly run: (given: unknown, options: Readonly<Record<string, string>>) => Promise<Result<Answer>> | Result<Answer>
-}
+import type { Answer, Command } from './command.ts'
+import { carries, importSvg, layout } from './drawing-commands.ts'
 
 function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
@@ -307,33 +293,6 @@ function brokenInWords({ exercise, sentence, repair }: BrokenRule): unknown {
   return { exercise, sentence, repair: repair.sentence }
 }
 
-/** A sampler whose drawing is the outlines of an SVG file. */
-function importSvg(given: unknown): Result<Answer> {
-  const read = readSvg(String(given))
-  if (!read.ok) return read
-  let next = 0
-  const sampler = newSampler('Brought in')
-  const operation = bringIn(read.value.guides, sampler, () => {
-    next += 1
-    return { guide: `g${next}`, exercise: `e${next}` }
-  })
-  const made = operation ? applyOperation(sampler, operation) : success(sampler)
-  return made.ok ? success({ output: made.value, wrong: false }, read.problems) : made
-}
-
-/** What goes on behind: the working order of pieces, what is carried and begun anew, where needlefuls end. */
-function carries(given: unknown): Result<Answer> {
-  const sampler = readSampler(given)
-  if (!sampler.ok) return sampler
-  const { done, problems } = workSampler(sampler.value)
-  const lessons = planBehind(sampler.value, done).map(({ lesson, threads }) => ({
-    lesson,
-    ...totalsBehind(threads),
-    threads: threads.map(({ thread, ...one }) => ({ thread: thread.id, ...one })),
-  }))
-  return success({ output: { lessons }, wrong: hasErrors(problems) }, problems)
-}
-
 export const COMMANDS: Readonly<Record<string, Command>> = {
   stitches: { needsFile: false, run: stitches },
   stitch: { needsFile: true, run: stitch },
@@ -343,5 +302,6 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   svg: { needsFile: true, run: svg },
   sheet: { needsFile: true, run: sheet },
   carries: { needsFile: true, run: carries },
+  layout: { needsFile: true, run: layout },
   import: { needsFile: true, isText: true, run: importSvg },
 }

@@ -134,6 +134,16 @@ describe('lemmata', () => {
     expect(lemmata(['carries', '-'], { cloth: 3 }).status).toBe(1)
   })
 
+  it('layout: taken to another hoop, the stitches as long as before', () => {
+    const { status, out, err } = lemmata(['layout', '-', '--into', '6 in'], bandSampler('2026-12-03'))
+    expect(`${status} ${err}`).toMatch(/^[01] /)
+    const made = JSON.parse(out)
+    expect(made.workingHoop).toMatchObject({ nominalMm: 152, insideMm: 144 })
+    expect(lemmata(['work', '-'], made).out.length).toBeGreaterThan(1000)
+    expect(lemmata(['layout', '-'], bandSampler('2026-12-03')).err).toMatch(/Say into what size/)
+    expect(lemmata(['layout', '-', '--into', 'a tea towel'], bandSampler('2026-12-03')).status).toBe(1)
+  })
+
   it('import: outlines of an SVG file as sketches of a sampler; what is left out is said', () => {
     const good = lemmata(['import', '-'], '<svg width="100mm" viewBox="0 0 100 50"><g id="Rain"><path id="one" d="M 10 10 L 60 10"/></g><text>x</text></svg>')
     expect(good.status).toBe(0)

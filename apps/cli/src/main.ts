@@ -12,6 +12,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
   carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
+  layout FILE --into ROUND | WIDTHxHEIGHT
+                  taken to another hoop or card: places change, stitches keep their length
   import FILE.svg a sampler whose drawing is the outlines of the file
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
@@ -69,7 +71,7 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
-const OPTIONS = ['out', 'page', 'hand', 'lesson', 'class', 'learner']
+const OPTIONS = ['out', 'into', 'page', 'hand', 'lesson', 'class', 'learner']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []
@@ -103,6 +105,7 @@ function readInput(file: string | null): string | null {
 }
 
 const CLI_SENTENCES: Sentences = {
+  'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
   'cli.no-learner': ({ learner, known }, say) => {
     const ids = known as readonly string[]

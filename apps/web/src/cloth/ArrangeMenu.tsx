@@ -7,6 +7,7 @@ import { useState } from 'react'
 import { edit } from '../store/index.ts'
 import { newIds } from '../store/new-ids.ts'
 import { BesideDialog } from './BesideDialog.tsx'
+import { OneLengthDialog } from './OneLengthDialog.tsx'
 
 interface Props {
   readonly sampler: Sampler
@@ -32,6 +33,7 @@ const NO_MEETING = 'Drawn on straight, the line does not reach the other.'
 export function ArrangeMenu({ sampler, held, done }: Props) {
   const { message } = App.useApp()
   const [beside, setBeside] = useState(false)
+  const [oneLength, setOneLength] = useState(false)
   const ids = guidesHeld(sampler, held)
   const { drawing } = sampler
   const [first, second] = ids
@@ -55,6 +57,7 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
   return (
     <>
       {beside && <BesideDialog sampler={sampler} held={held} widthMm={width} onClose={() => setBeside(false)} />}
+      {oneLength && <OneLengthDialog sampler={sampler} ids={ids} done={done} onClose={() => setOneLength(false)} />}
       <Dropdown
         trigger={['click']}
         disabled={ids.length === 0}
@@ -62,6 +65,7 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
           items: [
             item('copy', 'Copy it below', () => copyHeld(sampler, held, newIds), !sampler.exercises.some((one) => held.includes(one.id))),
             { key: 'beside', label: 'This line again, beside it …', disabled: !ids.some(isLine), onClick: () => setBeside(true) },
+            { key: 'one-length', label: 'One length for these rows …', disabled: !ids.some(isLine), onClick: () => setOneLength(true) },
             item('round', 'The other way round', () => turnRound(sampler, ids), !ids.some((id) => isLine(id))),
             item('end-on', 'End the line on the other', () => (two ? endLineOn(sampler, line ?? '', other ?? '', 0) : null), !two || !isLine(line), NO_MEETING),
             item(

@@ -25,8 +25,8 @@ import { allHeld, cardClosed, exerciseSelected, heldToo } from '../store/sampler
 import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { BehindSlip } from './BehindSlip.tsx'
 import { BringIn } from './BringIn.tsx'
+import { ClothMenu } from './ClothMenu.tsx'
 import { ClothView, type Shown } from './ClothView.tsx'
-import { MarkingDialog } from './MarkingDialog.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
 import type { Wish } from './ScaleSlip.tsx'
 
@@ -71,7 +71,6 @@ export function ClothStage() {
   const [wish, setWish] = useState<{ readonly kind: Wish; readonly key: number }>({ kind: 'cloth', key: 0 })
   const [screenScale, setScreenScale] = useScreenScale()
   const [measuring, setMeasuring] = useState(false)
-  const [markingShown, setMarkingShown] = useState(false)
   const [bringingIn, setBringingIn] = useState(false)
   const around = useMemo(() => surroundingsOf(sampler), [sampler])
   // Of the lesson in hand, of all where none is; only for the back, which is looked at now and then.
@@ -184,7 +183,7 @@ export function ClothStage() {
         <Button aria-pressed={drawing?.tool === MEASURE} type={drawing?.tool === MEASURE ? 'primary' : 'default'} title="M" onClick={measure}>
           Measure
         </Button>
-        <Button onClick={() => setMarkingShown(true)}>Marking</Button>
+        <ClothMenu sampler={sampler} done={done} results={results} />
         <ArrangeMenu sampler={sampler} held={all} done={done} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
@@ -237,7 +236,6 @@ export function ClothStage() {
       </div>
       <p className="print-only">A printed page of the browser is not true to size. Stage Sheets makes the pattern and the lesson sheets at true size.</p>
       {bringingIn && <BringIn sampler={sampler} onClose={() => setBringingIn(false)} />}
-      {markingShown && <MarkingDialog sampler={sampler} done={done} onClose={() => setMarkingShown(false)} />}
       <ScaleDialog
         open={measuring}
         pxPerMm={screenScale}

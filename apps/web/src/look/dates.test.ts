@@ -1,7 +1,7 @@
 /** Dates as one says them. */
 import dayjs from 'dayjs'
 import { describe, expect, it } from 'vitest'
-import { dateInWords, dayInWords } from './dates.ts'
+import { dateInWords, dayInWords, daysBefore } from './dates.ts'
 
 const now = dayjs('2026-11-26T22:30:00')
 
@@ -24,4 +24,8 @@ describe('a day to come', () => {
     ['2026-12-03', 'Thursday 3 December'],
     ['2027-01-07', 'Thursday 7 January 2027'],
   ])('%s is %s', (date, words) => expect(dayInWords(date, now)).toBe(words))
+})
+
+it('so many days before a day, also over the end of a month', () => {
+  expect(daysBefore('2026-12-03', 5)).toBe('2026-11-28')
 })

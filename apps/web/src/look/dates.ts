@@ -20,3 +20,8 @@ export function dayInWords(date: string, now: Dayjs = dayjs()): string {
   const near = days === 0 ? 'today' : days === 1 ? 'tomorrow' : null
   return near ?? at.format(at.year() === now.year() ? 'dddd D MMMM' : 'dddd D MMMM YYYY')
 }
+
+/** Year, month and day, so many days earlier. */
+export function daysBefore(day: string, days: number): string {
+  return dayjs(day).subtract(days, 'day').format('YYYY-MM-DD')
+}

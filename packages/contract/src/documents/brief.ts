@@ -49,6 +49,11 @@ export const marking = z.object({
     .optional(),
 })
 
+export const cutting = z.object({
+  boltMm: z.number().min(100).max(5000).optional(),
+  washed: z.enum(['before-cutting', 'after-cutting', 'not']).optional(),
+})
+
 export const brief = z.object({
   level: z.enum(['beginner', 'improver', 'experienced']).default('beginner'),
   learners: z.number().int().min(0).max(500).default(8),
@@ -65,4 +70,5 @@ export const brief = z.object({
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
   marking: marking.optional(),
+  cutting: cutting.optional(),
 })

@@ -26,6 +26,7 @@ const briefChange = z.strictObject({
   skipDates: brief.shape.skipDates,
   purpose: brief.shape.purpose,
   marking: brief.shape.marking,
+  cutting: brief.shape.cutting,
   waysOfWorking: overruledWays.optional(),
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
@@ -44,7 +45,7 @@ const SCHEMAS = {
   'change-brief': z.object({
     kind: z.literal('change-brief'),
     set: briefChange,
-    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking'),
+    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking', 'cutting'),
   }),
   'change-cloth': z.object({ kind: z.literal('change-cloth'), set: partial(cloth), clear: keysOf('threadsPerCm', 'thicknessMm') }),
   'change-exercise': z.object({

@@ -36,6 +36,11 @@ export function carryLength(mm: number, scale: number): number {
   return Math.abs(scale - 1) < 1e-9 ? mm : tidy(mm * scale)
 }
 
+/** So many of one size where there were `count`, in `scale` times the room; at least one. */
+export function countAfter(count: number, scale: number): number {
+  return Math.max(1, Math.round(count * scale))
+}
+
 export function pointOf(at: Pair): Point {
   return { x: at[0], y: at[1] }
 }

@@ -10,6 +10,8 @@ export interface GuideTools<Kind extends GuideKind> {
   readonly read: (guide: GuideOf<Kind>) => Result<ReadGuide>
   /** Carried by a similarity: moved, turned, scaled, mirrored. */
   readonly transform: (guide: GuideOf<Kind>, matrix: Matrix) => GuideOf<Kind>
+  /** Carried so that stitches keep their length: a grid has other counts, not other cells. Left out: as it is carried. */
+  readonly refit?: (guide: GuideOf<Kind>, matrix: Matrix) => GuideOf<Kind>
   readonly handles: (guide: GuideOf<Kind>) => readonly Handle[]
   /** One handle taken to a place; null for a handle that moves the whole guide. */
   readonly reshape: (guide: GuideOf<Kind>, handleId: string, to: Point) => GuideOf<Kind> | null

@@ -17,6 +17,7 @@ export {
   practiceGuide,
   practiceHalfHeight,
   readGuide,
+  refitGuide,
   shortenedPractice,
   sizesOf,
   transformGuide,

@@ -58,6 +58,12 @@ export function transformGuide(guide: Guide, matrix: Matrix): Guide {
   return matrix.every((value, index) => value === UNMOVED[index]) ? guide : toolsFor(guide).transform(guide, matrix)
 }
 
+/** Carried by a similarity so that stitches keep their length: a row of squares has fewer squares, not smaller ones. */
+export function refitGuide(guide: Guide, matrix: Matrix): Guide {
+  const tools = toolsFor(guide)
+  return (tools.refit ?? tools.transform)(guide, matrix)
+}
+
 export function moveGuide(guide: Guide, by: Point): Guide {
   return transformGuide(guide, moveBy(by))
 }

@@ -3,6 +3,8 @@ export { findThreadKind, nameThread, THREAD_KIND_IDS, THREAD_KINDS } from './thr
 export type { ThreadKind } from './threads.ts'
 export { CLOTH_KIND_IDS, CLOTH_KINDS, clothPitch, comfortableShaft, findClothKind } from './cloths.ts'
 export type { Cloth, ClothKind, SeeThrough } from './cloths.ts'
+export { clothCare } from './cloth-care.ts'
+export type { ClothCare } from './cloth-care.ts'
 export { makeBundle } from './bundle.ts'
 export type { Bundle } from './bundle.ts'
 export { findNeedle, NEEDLE_FAMILIES, NEEDLE_FAMILY_IDS, nameNeedle } from './needles.ts'

@@ -47,4 +47,5 @@ export const BRIEF_FIELDS = fieldOrder<Brief>({
   wishes: 12,
   hardFor: 13,
   marking: 14,
+  cutting: 15,
 })

@@ -3,7 +3,7 @@
  * Marks, holes, thread and minutes count them all.
  */
 import { error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
-import { type Box, boxOf, inTurn, type Matrix, type Point, UNMOVED } from '../geometry/index.ts'
+import { type Box, boxOf, fromAngle, inTurn, type Matrix, type Point, step, UNMOVED } from '../geometry/index.ts'
 import { gridPoint, type Guide, partOfGuide, readGuide, type ReadGuide, transformGuide } from '../guide/index.ts'
 import { matricesOf } from './copies.ts'
 import type { DrawnGuide, Exercise, GuideDrawing, GuideGroup, PieceChange, Sampler, WorkedOn } from './types.ts'
@@ -108,12 +108,16 @@ function placesOf(guide: ReadGuide): readonly Point[] {
     case 'shape':
       return guide.outline.points
     case 'spots':
-      return guide.at
+      return guide.sideMm === undefined ? guide.at : guide.at.flatMap((at, index) => squareAbout(at, guide.sideMm ?? 0, guide.turns[index] ?? 0))
     case 'grid':
       return [0, guide.columns].flatMap((column) => [0, guide.rows].map((row) => gridPoint(guide, column, row)))
     case 'pins':
       return [guide.base, ...guide.pins]
   }
+}
+
+function squareAbout(middle: Point, sideMm: number, turnRad: number): readonly Point[] {
+  return [1, 3, 5, 7].map((eighth) => step(middle, fromAngle(turnRad + (eighth * Math.PI) / 4), sideMm * Math.SQRT1_2))
 }
 
 interface Remembered {

@@ -44,6 +44,15 @@ export interface Brief {
   readonly wishes?: WishWeights | undefined
   readonly hardFor?: HardFor | undefined
   readonly marking?: Marking | undefined
+  readonly cutting?: Cutting | undefined
+}
+
+/** How the cloth for the class is bought, washed and cut. */
+export interface Cutting {
+  /** From selvedge to selvedge. */
+  readonly boltMm?: number | undefined
+  /** Before it is cut unless it is said. */
+  readonly washed?: 'before-cutting' | 'after-cutting' | 'not' | undefined
 }
 
 /** How the cloth is marked, and what was found when it was tried. */

@@ -3,6 +3,7 @@ import { type Problem, type Sentences, tell, type Told } from '../base/index.ts'
 import { ASSIGN_SENTENCES } from '../assign/index.ts'
 import { BRING_IN_SENTENCES } from '../bring-in/index.ts'
 import { CLASSES_SENTENCES } from '../classes/index.ts'
+import { CUTTING_SENTENCES } from '../cutting/index.ts'
 import { EXERCISE_SENTENCES } from '../exercise/index.ts'
 import { GEOMETRY_SENTENCES } from '../geometry/index.ts'
 import { GUIDE_SENTENCES } from '../guide/index.ts'
@@ -10,6 +11,7 @@ import { MARKING_SENTENCES } from '../marking/index.ts'
 import { MATERIALS_SENTENCES } from '../materials/index.ts'
 import { MEND_SENTENCES } from '../mend/index.ts'
 import { NOTATION_SENTENCES } from '../notation/index.ts'
+import { REFIT_SENTENCES } from '../refit/index.ts'
 import { SAMPLER_SENTENCES } from '../sampler/index.ts'
 import { SHEETS_SENTENCES } from '../sheets/index.ts'
 import { formatLength, type LengthUnit } from '../units/index.ts'
@@ -29,6 +31,8 @@ export const CORE_SENTENCES: Sentences = {
   ...MEND_SENTENCES,
   ...MARKING_SENTENCES,
   ...BRING_IN_SENTENCES,
+  ...REFIT_SENTENCES,
+  ...CUTTING_SENTENCES,
 }
 
 export interface Telling {

@@ -1,7 +1,7 @@
 /** A grid of square cells, as of counted cloth; it may be turned about its top left corner. */
 import { error, failure, success } from '../../base/index.ts'
-import { carryAngle, fromAngle, isMirrored, leftOf, type Matrix, type Point, scaleOf, step } from '../../geometry/index.ts'
-import { carryLength, carryPair, noSuchPart, pathData, pointOf } from '../carry.ts'
+import { carryAngle, fromAngle, isMirrored, leftOf, type Matrix, moveBy, type Point, scaleOf, step, subtract } from '../../geometry/index.ts'
+import { carryLength, carryPair, countAfter, noSuchPart, pathData, pointOf } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
 import { MOST_CELLS } from '../limits.ts'
@@ -21,6 +21,15 @@ export const grid: GuideTools<'grid'> = {
     return success({ kind: 'grid', at: pointOf(guide.at), columns: guide.columns, rows: guide.rows, cellMm: guide.cellMm, turnRad: guide.turnRad ?? 0 })
   },
   transform,
+  refit: (guide, matrix) => {
+    const carried = transform(guide, matrix)
+    const scale = scaleOf(matrix)
+    const [columns, rows] = [countAfter(guide.columns, scale), countAfter(guide.rows, scale)]
+    const fitted = { ...carried, cellMm: guide.cellMm, columns, rows }
+    const middle = cornerAt(carried, carried.columns / 2, carried.rows / 2)
+    const now = cornerAt(fitted, columns / 2, rows / 2)
+    return { ...fitted, at: carryPair(fitted.at, moveBy(subtract(middle, now))) }
+  },
   handles: (guide) => [{ id: 'whole', name: 'the whole grid', at: cornerAt(guide, guide.columns / 2, guide.rows / 2) }],
   reshape: () => null,
   sizes: (guide) => [

@@ -1,7 +1,7 @@
 /** A square, or a row of squares that share their sides. */
 import { success } from '../../base/index.ts'
-import { fromAngle, leftOf, type Point, scaleOf, step } from '../../geometry/index.ts'
-import { carryLength, carryPair, carryTurn, noSuchPart, pathData, pointOf } from '../carry.ts'
+import { fromAngle, leftOf, type Matrix, type Point, scaleOf, step, UNMOVED } from '../../geometry/index.ts'
+import { carryLength, carryPair, carryTurn, countAfter, noSuchPart, pathData, pointOf } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
 import type { GuideOf } from '../types.ts'
@@ -12,12 +12,14 @@ export const square: GuideTools<'square'> = {
     const at = middlesOf(guide)
     return success({ kind: 'spots', at, turns: at.map(() => guide.turnRad ?? 0), sideMm: guide.sideMm })
   },
-  transform: (guide, matrix) => ({
-    ...guide,
-    at: carryPair(guide.at, matrix),
-    sideMm: carryLength(guide.sideMm, scaleOf(matrix)),
-    ...carryTurn(guide.turnRad, matrix),
-  }),
+  transform,
+  refit: (guide, matrix) => {
+    const carried = transform(guide, matrix)
+    const repeat = countAfter(guide.repeat ?? 1, scaleOf(matrix))
+    const middle = step(pointOf(carried.at), fromAngle(carried.turnRad ?? 0), (carried.sideMm * ((guide.repeat ?? 1) - 1)) / 2)
+    const first = step(middle, fromAngle(carried.turnRad ?? 0), (-guide.sideMm * (repeat - 1)) / 2)
+    return { ...carried, at: carryPair([first.x, first.y], UNMOVED), sideMm: guide.sideMm, ...(guide.repeat === undefined ? {} : { repeat }) }
+  },
   handles: (guide) => [{ id: 'whole', name: 'the whole guide', at: pointOf(guide.at) }],
   reshape: () => null,
   sizes: (guide) => [
@@ -28,6 +30,10 @@ export const square: GuideTools<'square'> = {
   parts: ['outline'],
   part: (guide, part) => (part === 'outline' ? success({ kind: 'line', path: pathData(outlineOf(guide), true) }) : noSuchPart('a square', part, square.parts)),
   practice: 'square',
+}
+
+function transform(guide: GuideOf<'square'>, matrix: Matrix): GuideOf<'square'> {
+  return { ...guide, at: carryPair(guide.at, matrix), sideMm: carryLength(guide.sideMm, scaleOf(matrix)), ...carryTurn(guide.turnRad, matrix) }
 }
 
 function middlesOf(guide: GuideOf<'square'>): Point[] {

@@ -1,0 +1,42 @@
+/** What concerns the cloth as a whole: with what it is marked, how it is prepared, another size. */
+import type { Result } from '@lemmata/core/base'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { Sampler } from '@lemmata/core/sampler'
+import { Button, Dropdown } from 'antd'
+import { useState } from 'react'
+import { MarkingDialog } from './MarkingDialog.tsx'
+import { PrepareDialog } from './PrepareDialog.tsx'
+import { SizeDialog } from './SizeDialog.tsx'
+
+interface Props {
+  readonly sampler: Sampler
+  readonly done: readonly WorkedExercise[]
+  readonly results: ReadonlyMap<string, Result<WorkedExercise>>
+}
+
+type Shown = 'marking' | 'prepare' | 'size'
+
+export function ClothMenu({ sampler, done, results }: Props) {
+  const [shown, setShown] = useState<Shown | null>(null)
+  const close = (): void => setShown(null)
+  const item = (key: Shown, label: string, disabled = false) => ({ key, label, disabled, onClick: () => setShown(key) })
+  return (
+    <>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            item('prepare', 'Prepare and cut it …'),
+            item('marking', 'Mark it: with what …'),
+            item('size', 'Take it to another size …', sampler.drawing.guides.length === 0),
+          ],
+        }}
+      >
+        <Button>The cloth ▾</Button>
+      </Dropdown>
+      {shown === 'marking' && <MarkingDialog sampler={sampler} done={done} onClose={close} />}
+      {shown === 'prepare' && <PrepareDialog sampler={sampler} onClose={close} />}
+      {shown === 'size' && <SizeDialog sampler={sampler} done={done} results={results} onClose={close} />}
+    </>
+  )
+}

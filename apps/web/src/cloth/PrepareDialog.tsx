@@ -1,0 +1,138 @@
+/** The cloth before the first stitch: the piece, the class's pieces on a width of cloth, what is done when, and the hoop. */
+import { cuttingPlan, type CutPlan, hoopingChecks, mostShrinkage, pieceToCut, preparationOf } from '@lemmata/core/cutting'
+import { clothCare } from '@lemmata/core/materials'
+import type { Cutting, Sampler } from '@lemmata/core/sampler'
+import { counted, formatLength } from '@lemmata/core/units'
+import { toldInWords } from '@lemmata/core/words'
+import { problemInWords } from '@lemmata/contract'
+import { Modal, Select } from 'antd'
+import { dayInWords, daysBefore } from '../look/dates.ts'
+import { Field, LengthField } from '../sampler/fields.tsx'
+import { edit } from '../store/index.ts'
+
+interface Props {
+  readonly sampler: Sampler
+  readonly onClose: () => void
+}
+
+const USUAL_BOLT_MM = 1400
+const WASHED: readonly { readonly value: NonNullable<Cutting['washed']>; readonly label: string }[] = [
+  { value: 'before-cutting', label: 'Before it is cut' },
+  { value: 'after-cutting', label: 'Piece by piece, after cutting' },
+  { value: 'not', label: 'Not at all' },
+]
+const PARTS = { drawn: 'the cloth as it is drawn', edges: 'for edges that fray', shrinkage: 'for what it may shrink' } as const
+
+export function PrepareDialog({ sampler, onClose }: Props) {
+  const { brief, cloth, units } = sampler
+  const cutting = brief.cutting ?? {}
+  const care = clothCare(cloth.kind)
+  const piece = pieceToCut(sampler)
+  const boltMm = cutting.boltMm ?? USUAL_BOLT_MM
+  const washed = cutting.washed ?? 'before-cutting'
+  const count = brief.learners + 1
+  const plan = cuttingPlan({
+    widthMm: piece.widthMm,
+    heightMm: piece.heightMm,
+    count,
+    boltMm,
+    shrinkage: washed === 'before-cutting' ? mostShrinkage(cloth.kind) : 0,
+    mayTurn: !care.hasGrain,
+  })
+  const change = (set: Cutting): void => edit({ kind: 'change-brief', set: { cutting: { ...cutting, ...set } } })
+  const length = (mm: number): string => formatLength(mm, units, units === 'mm' ? 0 : 1)
+  return (
+    <Modal open title="Preparing the cloth" footer={null} onCancel={onClose} width={760}>
+      <div className="marking-columns">
+        <div>
+          <h3 className="slip-heading">
+            Cut {counted(count, 'piece', 'pieces')} of {length(piece.widthMm)} by {length(piece.heightMm)}
+          </h3>
+          <p className="why">
+            {brief.learners === 0 ? 'Your own.' : `${counted(brief.learners, 'learner', 'learners')} and your own.`}{' '}
+            {piece.parts.map((part) => `${length(part.widthMm)} ${PARTS[part.what]}`).join(', ')}; to the next 5 mm.
+          </p>
+          {piece.problems.map((problem) => (
+            <p key={problem.code} className="marking-caution">
+              {problemInWords(problem, units)}
+            </p>
+          ))}
+          <div className="beside-fields">
+            <LengthField
+              label="The cloth is wide"
+              valueMm={boltMm}
+              unit={units}
+              min={100}
+              max={5000}
+              decimals={0}
+              onChange={(next) => change({ boltMm: next })}
+            />
+            <Field label="It is washed">
+              {(id) => (
+                <Select
+                  id={id}
+                  value={care.shrinkPercent === null ? 'not' : washed}
+                  disabled={care.shrinkPercent === null}
+                  onChange={(next) => change({ washed: next })}
+                  options={[...WASHED]}
+                />
+              )}
+            </Field>
+          </div>
+          {plan.ok ? (
+            <>
+              <p>
+                Buy <strong>{units === 'mm' ? `${(plan.value.toBuyMm / 1000).toFixed(1)} m` : length(plan.value.toBuyMm)}</strong>:{' '}
+                {counted(plan.value.rows, 'row', 'rows')} of {plan.value.columns} across {length(plan.value.usableMm)} that can be used
+                {washed === 'before-cutting' && care.shrinkPercent ? `, after shrinking by up to ${care.shrinkPercent[1]} %` : ''}.
+                {plan.value.spare > 0 ? ` ${counted(plan.value.spare, 'piece', 'pieces')} can be cut to spare.` : ''}
+              </p>
+              <PlanPicture plan={plan.value} label={`${count} pieces in ${plan.value.rows} rows of ${plan.value.columns}`} />
+            </>
+          ) : (
+            <p className="wrong">{plan.problems.map((one) => problemInWords(one, units)).join(' ')}</p>
+          )}
+        </div>
+        <div className="marking-side">
+          <h3>Before the first lesson</h3>
+          <ul className="prepare-steps">
+            {preparationOf(sampler).map((step) => (
+              <li key={step.code}>
+                <span className="prepare-when">
+                  {brief.startDate ? dayInWords(daysBefore(brief.startDate, step.daysBefore)) : `${counted(step.daysBefore, 'day', 'days')} before`}
+                </span>
+                {toldInWords(step, { unit: units })}
+              </li>
+            ))}
+          </ul>
+          <h3>Each time it goes into the hoop</h3>
+          <ul className="prepare-steps">
+            {hoopingChecks(sampler).map((one) => (
+              <li key={one.code}>{toldInWords(one, { unit: units })}</li>
+            ))}
+          </ul>
+          <p className="quiet">Shrinkage is the most that is usual for such cloth; wash a marked square of yours to know.</p>
+        </div>
+      </div>
+    </Modal>
+  )
+}
+
+/** The cloth with its selvedges, the warp upright. */
+function PlanPicture({ plan, label }: { plan: CutPlan; label: string }) {
+  const { usableMm, lengthMm, widthMm, heightMm, places } = plan
+  const edge = usableMm * 0.012
+  return (
+    <svg className="cut-plan" role="img" aria-label={label} viewBox={`${-edge} 0 ${usableMm + 2 * edge} ${lengthMm}`} preserveAspectRatio="xMidYMin meet">
+      <rect x={-edge} y={0} width={usableMm + 2 * edge} height={lengthMm} className="cut-cloth" />
+      <rect x={-edge} y={0} width={edge} height={lengthMm} className="cut-selvedge" />
+      <rect x={usableMm} y={0} width={edge} height={lengthMm} className="cut-selvedge" />
+      {places.map(({ x, y }) => (
+        <g key={`${x} ${y}`}>
+          <rect x={x} y={y} width={widthMm} height={heightMm} className="cut-piece" vectorEffect="non-scaling-stroke" />
+          <path d={`M ${x + widthMm / 2} ${y + heightMm * 0.62} v ${-heightMm * 0.24}`} className="cut-warp" vectorEffect="non-scaling-stroke" />
+        </g>
+      ))}
+    </svg>
+  )
+}
