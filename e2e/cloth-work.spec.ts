@@ -116,3 +116,61 @@ test('outlines are brought in as sketches, named by their layers; a script in th
   expect(await page.evaluate(() => 'harmed' in window)).toBe(false)
   await saved(page)
 })
+
+test('rows of three stitches are given one length; the cloth is cut for a class, and all of it taken to a smaller hoop', async ({ page }) => {
+  await bareCloth(page)
+  for (const [y, length] of [
+    [130, 93],
+    [150, 95],
+    [170, 100],
+  ] as const) {
+    await tool(page, 'Line')
+    await page.keyboard.type(`100, ${y}; ${100 + length}, ${y}`)
+    if (y === 130) {
+      await page.getByLabel('Worked in').fill('Back st')
+      await page.keyboard.press('Enter')
+    }
+    await page.getByRole('button', { name: 'Draw it' }).click()
+  }
+  await expect(page.getByRole('option')).toHaveCount(3)
+  const lengths = [3, 4, 6]
+  for (const [index, mm] of lengths.entries()) {
+    await page.getByRole('option').nth(index).click()
+    await page.getByTestId('exercise-card').getByLabel('Stitch', { exact: true }).fill(String(mm))
+    await page.keyboard.press('Enter')
+    await saved(page)
+  }
+  await page.keyboard.press('Escape')
+  await page.getByTestId('cloth-view').click({ position: { x: 200, y: 60 } })
+  await page.keyboard.press('Control+a')
+  await page.getByRole('button', { name: 'Arrange 3 ▾' }).click()
+  await page.getByRole('menuitem', { name: 'One length for these rows …' }).click()
+  const rows = page.getByRole('dialog', { name: 'One length for these rows' })
+  await expect(rows.getByRole('radio', { name: /every row exactly/ }).first()).toBeChecked()
+  await expect(rows).toContainText('Stitches of all rows meet every 12.0 mm')
+  await rows.getByRole('button', { name: 'Make all 96.0 mm long' }).click()
+  await page.getByRole('option').nth(0).click()
+  await expect(page.getByTestId('fitted-count')).toContainText('32')
+
+  await page.getByRole('button', { name: 'The cloth' }).click()
+  await page.getByRole('menuitem', { name: /^Prepare/ }).click()
+  const prepare = page.getByRole('dialog', { name: 'Preparing the cloth' })
+  await expect(prepare.getByRole('heading', { name: /^Cut 9 pieces of/ })).toBeVisible()
+  await prepare.getByLabel('The cloth is wide').fill('200')
+  await page.keyboard.press('Enter')
+  await expect(prepare).toContainText('Take a wider cloth')
+  await prepare.getByLabel('The cloth is wide').fill('1100')
+  await page.keyboard.press('Enter')
+  await expect(prepare.getByRole('img', { name: '9 pieces in 3 rows of 3' })).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.getByRole('button', { name: 'The cloth' }).click()
+  await page.getByRole('menuitem', { name: /^Take it/ }).click()
+  const size = page.getByRole('dialog', { name: 'To another size' })
+  await expect(size).toContainText(/72 stitches become \d\d\./)
+  await size.getByRole('button', { name: /^Take it to/ }).click()
+  await expect(page.getByTestId('fitted-count')).not.toContainText('32')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByTestId('fitted-count')).toContainText('32')
+  await saved(page)
+})

@@ -6,7 +6,7 @@ import { type Guide, guideServes } from '@lemmata/core/guide'
 import type { Point } from '@lemmata/core/geometry'
 import { type DrawnAs, newExerciseOn, newSketches } from '@lemmata/core/layout'
 import type { Sampler } from '@lemmata/core/sampler'
-import { type Exercise, lessonOf } from '@lemmata/core/sampler'
+import { type Exercise, lessonOf, teachingOrder } from '@lemmata/core/sampler'
 import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
@@ -126,6 +126,11 @@ export function ClothStage() {
     edit({ kind: 'set-parameters', id: selected.id, set: { [length.id]: Math.max(0.2, Math.round((length.value + by) * 100) / 100) } })
   }
   useHotkeys('f', flip)
+  useHotkeys('mod+a', () => selectAll(teachingOrder(sampler).map((one) => one.id)), {
+    preventDefault: true,
+    enabled: !isDrawing,
+    ignoreEventWhen: (event) => event.defaultPrevented,
+  })
   useHotkeys('w', () => setLayers((before) => (before === 'worked' ? 'both' : before === 'both' ? 'marked' : 'both')))
   useHotkeys('g', () => setLayers((before) => (before === 'marked' ? 'both' : before === 'both' ? 'worked' : 'both')))
   useHotkeys('0', () => ask('cloth'), ON_ROWS)

@@ -48,7 +48,7 @@ export function OneLengthDialog({ sampler, ids, done, onClose }: Props) {
         <p>Hold some straight rows that are worked in a stitch; what is bent or has corners keeps its own length.</p>
       ) : (
         <>
-          <div className="beside-fields">
+          <div className="two">
             <LengthField label="From" valueMm={leastMm} unit={units} min={5} max={mostMm} decimals={1} onChange={setLeast} />
             <LengthField label="To" valueMm={mostMm} unit={units} min={leastMm} max={1500} decimals={1} onChange={setMost} />
           </div>

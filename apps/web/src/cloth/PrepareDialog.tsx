@@ -57,7 +57,7 @@ export function PrepareDialog({ sampler, onClose }: Props) {
               {problemInWords(problem, units)}
             </p>
           ))}
-          <div className="beside-fields">
+          <div className="prepare-fields">
             <LengthField
               label="The cloth is wide"
               valueMm={boltMm}
@@ -95,13 +95,13 @@ export function PrepareDialog({ sampler, onClose }: Props) {
         </div>
         <div className="marking-side">
           <h3>Before the first lesson</h3>
-          <ul className="prepare-steps">
+          <ul className="prepare-steps dated">
             {preparationOf(sampler).map((step) => (
               <li key={step.code}>
                 <span className="prepare-when">
                   {brief.startDate ? dayInWords(daysBefore(brief.startDate, step.daysBefore)) : `${counted(step.daysBefore, 'day', 'days')} before`}
                 </span>
-                {toldInWords(step, { unit: units })}
+                <span>{toldInWords(step, { unit: units })}</span>
               </li>
             ))}
           </ul>

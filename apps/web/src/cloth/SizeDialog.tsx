@@ -44,7 +44,7 @@ export function SizeDialog({ sampler, done, results, onClose }: Props) {
       <p className="why">
         Places and outlines are made larger or smaller; stitches keep their length, so there are more or fewer of them. One undo takes it back.
       </p>
-      <div className="beside-fields">
+      <div className="size-fields">
         <Field label="Into">
           {() => (
             <Segmented<AnotherSize['kind']>

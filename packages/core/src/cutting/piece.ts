@@ -22,6 +22,8 @@ export interface PiecePart {
 export const BEYOND_HOOP_MM = 50
 /** Of each measure, where cut edges fray: overcast, and lost. */
 const FRAYED_MM = 10
+/** So much less than the rule is no reason to say anything. */
+const NEARLY_MM = 10
 /** A tape's marks. */
 const ROUND_TO_MM = 5
 
@@ -42,7 +44,7 @@ export function pieceToCut({ cloth, workingHoop, brief }: Pick<Sampler, 'cloth' 
       ...(edges > 0 ? [{ what: 'edges' as const, widthMm: edges, heightMm: edges }] : []),
       ...(shrink > 0 ? [{ what: 'shrinkage' as const, widthMm: widthMm - wide, heightMm: heightMm - high }] : []),
     ],
-    problems: most < least - 0.5 ? [caution('cutting.small', ['cloth'], { mm: mm(most), wanted: mm(least), beyond: mm(BEYOND_HOOP_MM) })] : [],
+    problems: most < least - NEARLY_MM ? [caution('cutting.small', ['cloth'], { mm: mm(most), wanted: mm(least), beyond: mm(BEYOND_HOOP_MM) })] : [],
   }
 }
 
