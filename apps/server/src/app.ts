@@ -62,12 +62,19 @@ export function makeApp(settings: AppSettings): Express {
   app.use('/api', api)
   app.use('/assets', express.static(join(PAGE, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
   app.use(express.static(PAGE, { index: false }))
-  app.get('/{*rest}', (_request, response, next) => {
+  app.get('/{*rest}', (request, response, next) => {
     const page = join(PAGE, 'index.html')
     if (!existsSync(page)) return next()
-    response.set('cache-control', 'no-cache').sendFile(page)
+    response.set('cache-control', 'no-cache').set('link', neededFirst(request.path)).sendFile(page)
   })
   app.use(notFound)
   app.use(answerErrors(settings.log))
   return app
+}
+
+/** What a page asks for as soon as its code runs is sent for with the code: who is signed in, and the sampler that it shows. */
+function neededFirst(path: string): string {
+  const id = /^\/samplers\/([\w-]{1,64})(\/|$)/.exec(path)?.[1]
+  const wanted = ['/api/session', ...(id === undefined ? [] : [`/api/samplers/${id}`])]
+  return wanted.map((one) => `<${one}>; rel=preload; as=fetch; crossorigin`).join(', ')
 }

@@ -4,9 +4,13 @@ import { App as AntApp, ConfigProvider } from 'antd'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
+import { startWorkers } from './compute/started.ts'
 import { THEME } from './look/theme.ts'
 import { fontsReady } from './look/fonts.ts'
 import { router } from './routes.tsx'
+
+// What a sampler waits for longest is begun while the rest of the page is on its way.
+if (location.pathname.startsWith('/samplers/')) startWorkers()
 
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')

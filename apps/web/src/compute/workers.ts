@@ -8,15 +8,10 @@ import type { WallLook, WallPicture } from '../stitches/wall-picture.ts'
 import { type Job, makeCrew, NOT_ASKED_YET, type Urgency } from './crew.ts'
 import { type Packed, unpack } from './packed.ts'
 import { runWorker } from './protocol.ts'
+import { takeWorker, WORKERS } from './started.ts'
 import type { WorkService } from './work.worker.ts'
 
-/** The page keeps half of a small machine and most of a large one's is left to others. */
-const WORKERS = Math.min(4, Math.max(2, Math.floor((typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency) / 2)))
-
-const crew = makeCrew(
-  () => runWorker<WorkService>(() => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }), 'Working the stitches'),
-  WORKERS,
-)
+const crew = makeCrew(() => runWorker<WorkService>(takeWorker, 'Working the stitches'), WORKERS)
 
 /** While a sampler is still on its way. */
 export const readyWorkers = (): void => crew.ready()
