@@ -1,7 +1,9 @@
 /** Samplers on the real application and a real MariaDB: allowed, not allowed, bad input, stale writes, printing. */
 import { randomUUID } from 'node:crypto'
-import { problemInWords } from '@lemmata/contract'
-import { bandSampler } from '@lemmata/contract/testing'
+import { applySamplerOperations, problemInWords } from '@lemmata/contract'
+import { anyOperation, bandSampler, editedSampler } from '@lemmata/contract/testing'
+import { invertOperation, type Operation, type Sampler } from '@lemmata/core/sampler'
+import fc from 'fast-check'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { SamplerRow } from '../database/index.ts'
@@ -82,6 +84,38 @@ describe('operations', () => {
     const done = await post(ada, `/samplers/${id}/operations`, { baseRevision: revision, operations: [rename('Fog'), rename('Mist')] })
     expect(done.body).toEqual({ revision: 2, refused: [] })
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.document.name).toBe('Mist')
+  })
+
+  it('two thousand of every kind, taken back and done again, leave what the page has, byte for byte', async () => {
+    const { id } = await makeSampler(ada, { document: editedSampler })
+    const steps: { readonly done: Operation; readonly back: Operation }[] = []
+    const stored = async (): Promise<Sampler> => ((await ada.agent.get(`/api/samplers/${id}`)).body as { document: Sampler }).document
+    const begun = await stored()
+    let now = begun
+    for (const operation of fc.sample(anyOperation, { numRuns: 6000, seed: 81 })) {
+      if (steps.length === 2000) break
+      const back = invertOperation(now, operation)
+      const { document, applied } = applySamplerOperations(now, [{ id: 'x', operation }])
+      if (!back || applied.length === 0) continue
+      now = document
+      steps.push({ done: operation, back })
+    }
+    expect(steps.length).toBe(2000)
+    let revision = 1
+    const send = async (operations: readonly Operation[]): Promise<void> => {
+      for (let at = 0; at < operations.length; at += 250) {
+        const body = { baseRevision: revision, operations: operations.slice(at, at + 250).map((operation) => ({ id: randomUUID(), operation })) }
+        const answer = await post(ada, `/samplers/${id}/operations`, body)
+        expect(answer.body).toMatchObject({ refused: [] })
+        revision = (answer.body as { revision: number }).revision
+      }
+    }
+    await send(steps.map((step) => step.done))
+    expect(JSON.stringify(await stored())).toBe(JSON.stringify(now))
+    await send(steps.map((step) => step.back).reverse())
+    expect(JSON.stringify(await stored())).toBe(JSON.stringify(begun))
+    await send(steps.map((step) => step.done))
+    expect(JSON.stringify(await stored())).toBe(JSON.stringify(now))
   })
 
   it('a stale write is answered 409 with the current state, and changes nothing', async () => {

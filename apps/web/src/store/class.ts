@@ -14,6 +14,7 @@ import {
   sentenceOfProblems,
   withStatus,
 } from './open-document.ts'
+import { plain } from './plain.ts'
 
 export type OpenClass = OpenDocument<ClassDocument, ClassOperation>
 
@@ -35,28 +36,28 @@ const slice = createSlice({
     },
     classClosed: (): ClassState => initial,
     classEdited: (state, { payload }: PayloadAction<Edit<ClassOperation>>): ClassState => {
-      const { open } = state as ClassState
-      if (!open) return state
+      const { open } = plain<ClassState>(state)
+      if (!open) return plain(state)
       const done = editDocument(TOOLS, open, payload)
-      return done.ok ? { ...(state as ClassState), open: done.value } : { ...(state as ClassState), notice: notice([sentenceOfProblems(done.problems)]) }
+      return done.ok ? { ...plain<ClassState>(state), open: done.value } : { ...plain<ClassState>(state), notice: notice([sentenceOfProblems(done.problems)]) }
     },
-    classSendingBegan: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'saving')),
+    classSendingBegan: (state): ClassState => withOpen(plain<ClassState>(state), (open) => withStatus(open, 'saving')),
     classAcknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; revision: number; refused: readonly Refusal[] }>): ClassState => {
-      const { open } = state as ClassState
-      if (!open) return state
+      const { open } = plain<ClassState>(state)
+      if (!open) return plain(state)
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
       const told = acknowledge(TOOLS, open, { ...payload, refused })
-      return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
+      return { open: told.open, notice: notice(told.said) ?? plain<ClassState>(state).notice }
     },
     classRebased: (state, { payload }: PayloadAction<{ answer: ClassAnswer; applied: readonly string[] }>): ClassState => {
-      const { open } = state as ClassState
-      if (!open) return state
+      const { open } = plain<ClassState>(state)
+      if (!open) return plain(state)
       const told = rebase(TOOLS, open, payload.answer, payload.applied)
-      return { open: told.open, notice: notice(told.said) ?? (state as ClassState).notice }
+      return { open: told.open, notice: notice(told.said) ?? plain<ClassState>(state).notice }
     },
-    classConnectionLost: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'offline')),
-    classSessionLost: (state): ClassState => withOpen(state as ClassState, (open) => withStatus(open, 'signed-out')),
-    classConnectionBack: (state): ClassState => withOpen(state as ClassState, backOnline),
+    classConnectionLost: (state): ClassState => withOpen(plain<ClassState>(state), (open) => withStatus(open, 'offline')),
+    classSessionLost: (state): ClassState => withOpen(plain<ClassState>(state), (open) => withStatus(open, 'signed-out')),
+    classConnectionBack: (state): ClassState => withOpen(plain<ClassState>(state), backOnline),
   },
 })
 

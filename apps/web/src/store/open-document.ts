@@ -47,7 +47,8 @@ export interface Told<Document, One> {
   readonly said: readonly string[]
 }
 
-const MOST_UNDO = 200
+/** A day's work. */
+const MOST_UNDO = 2000
 
 export function openDocument<Document, One>(
   tools: DocumentTools<Document, One>,

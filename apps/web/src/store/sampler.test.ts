@@ -2,7 +2,7 @@
 import { error } from '@lemmata/core/base'
 import { randomUUID } from 'node:crypto'
 import { applySamplerOperations, MOST_BODY_BYTES, type SamplerAnswer } from '@lemmata/contract'
-import { bandSampler } from '@lemmata/contract/testing'
+import { anyOperation, bandSampler, editedSampler } from '@lemmata/contract/testing'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -66,6 +66,28 @@ describe('an edit', () => {
     expect(samplerReducer(undone, edit(rename('Three'))).open?.redo).toEqual([])
     // Undo and redo are edits too: the server hears of them.
     expect(redone.open?.pending.length).toBe(4)
+  })
+
+  it('a long session goes back to where it began and forth again, byte for byte', () => {
+    let state = run(samplerOpened({ answer: answer({ document: editedSampler }), pending: [] }))
+    let revision = 1
+    // As in life, what was edited is written while one goes on.
+    const step = (operation: Operation, way: 'do' | 'undo' | 'redo'): void => {
+      state = samplerReducer(state, edit(operation, way))
+      const ids = state.open?.pending.map((one) => one.id) ?? []
+      revision += 1
+      if (ids.length > 40) state = samplerReducer(state, written(ids, revision))
+    }
+    for (const operation of fc.sample(anyOperation, { numRuns: 6000, seed: 71 })) {
+      if ((state.open?.undo.length ?? 0) === 2000) break
+      step(operation, 'do')
+    }
+    expect(state.open?.undo.length).toBe(2000)
+    const end = JSON.stringify(state.open?.document)
+    while (state.open && state.open.undo.length > 0) step(lastOf(state.open.undo), 'undo')
+    expect(JSON.stringify(state.open?.document)).toBe(JSON.stringify(editedSampler))
+    while (state.open && state.open.redo.length > 0) step(lastOf(state.open.redo), 'redo')
+    expect(JSON.stringify(state.open?.document)).toBe(end)
   })
 
   it('selects what was added, and the first when the selected one is gone', () => {

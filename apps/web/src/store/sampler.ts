@@ -15,6 +15,7 @@ import {
   type Told,
   withStatus,
 } from './open-document.ts'
+import { plain } from './plain.ts'
 
 export interface OpenSampler extends OpenDocument<Sampler, Operation> {
   /** The revision that the last printed sheet was made from. */
@@ -59,57 +60,57 @@ const slice = createSlice({
       const { answer, pending, before } = payload
       const told = openDocument(TOOLS, answer, pending)
       const { undo, redo } = before ?? told.open
-      return withTold(state, told, { ...told.open, undo, redo, printedRevision: answer.printedRevision }, before?.selected)
+      return withTold(plain<SamplerState>(state), told, { ...told.open, undo, redo, printedRevision: answer.printedRevision }, before?.selected)
     },
     samplerClosed: (): SamplerState => initial,
     edited: (state, { payload }: PayloadAction<Edit<Operation>>): SamplerState => {
-      const { open, selected } = state as SamplerState
-      if (!open) return state
+      const { open, selected } = plain<SamplerState>(state)
+      if (!open) return plain(state)
       const done = editDocument(TOOLS, open, payload)
-      if (!done.ok) return { ...(state as SamplerState), notice: notice([sentenceOfProblems(done.problems)]) }
+      if (!done.ok) return { ...plain<SamplerState>(state), notice: notice([sentenceOfProblems(done.problems)]) }
       const { document } = done.value
       const held = selectedAfter(payload.operation, selected, document)
-      const also = held === selected ? state.also.filter((id) => isThere(document, id)) : NONE
-      return { ...(state as SamplerState), open: { ...open, ...done.value }, selected: held, also }
+      const also = held === selected ? plain<SamplerState>(state).also.filter((id) => isThere(document, id)) : NONE
+      return { ...plain<SamplerState>(state), open: { ...open, ...done.value }, selected: held, also }
     },
-    sendingBegan: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'saving')),
+    sendingBegan: (state): SamplerState => withOpen(plain<SamplerState>(state), (open) => withStatus(open, 'saving')),
     acknowledged: (state, { payload }: PayloadAction<{ ids: readonly string[]; revision: number; refused: readonly Refusal[] }>): SamplerState => {
-      const { open } = state as SamplerState
-      if (!open) return state
+      const { open } = plain<SamplerState>(state)
+      if (!open) return plain(state)
       const refused = payload.refused.map(({ id, problems }) => ({ id, message: sentenceOfProblems(problems) }))
       const told = acknowledge(TOOLS, open, { ...payload, refused })
-      return withTold(state, told, { ...open, ...told.open })
+      return withTold(plain<SamplerState>(state), told, { ...open, ...told.open })
     },
     /** Someone was quicker: their state, with this page's own changes applied again. */
     rebased: (state, { payload }: PayloadAction<{ answer: SamplerAnswer; applied: readonly string[] }>): SamplerState => {
-      const { open } = state as SamplerState
-      if (!open) return state
+      const { open } = plain<SamplerState>(state)
+      if (!open) return plain(state)
       const told = rebase(TOOLS, open, payload.answer, payload.applied)
-      return withTold(state, told, { ...open, ...told.open })
+      return withTold(plain<SamplerState>(state), told, { ...open, ...told.open })
     },
-    connectionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'offline')),
-    sessionLost: (state): SamplerState => withOpen(state as SamplerState, (open) => withStatus(open, 'signed-out')),
-    connectionBack: (state): SamplerState => withOpen(state as SamplerState, backOnline),
-    printed: (state): SamplerState => withOpen(state as SamplerState, (open) => ({ ...open, printedRevision: open.revision })),
+    connectionLost: (state): SamplerState => withOpen(plain<SamplerState>(state), (open) => withStatus(open, 'offline')),
+    sessionLost: (state): SamplerState => withOpen(plain<SamplerState>(state), (open) => withStatus(open, 'signed-out')),
+    connectionBack: (state): SamplerState => withOpen(plain<SamplerState>(state), backOnline),
+    printed: (state): SamplerState => withOpen(plain<SamplerState>(state), (open) => ({ ...open, printedRevision: open.revision })),
     exerciseSelected: (state, { payload }: PayloadAction<string | null>): SamplerState => ({
-      ...(state as SamplerState),
+      ...plain<SamplerState>(state),
       selected: payload,
       also: NONE,
-      cardShown: payload !== null || state.cardShown,
+      cardShown: payload !== null || plain<SamplerState>(state).cardShown,
     }),
     /** Held with the others, or let go of. */
     heldToo: (state, { payload }: PayloadAction<string>): SamplerState => {
-      const { selected, also } = state as SamplerState
-      if (payload === selected) return { ...(state as SamplerState), selected: also[0] ?? selected, also: also.slice(1) }
-      if (selected === null) return { ...(state as SamplerState), selected: payload }
-      return { ...(state as SamplerState), also: also.includes(payload) ? also.filter((one) => one !== payload) : [...also, payload] }
+      const { selected, also } = plain<SamplerState>(state)
+      if (payload === selected) return { ...plain<SamplerState>(state), selected: also[0] ?? selected, also: also.slice(1) }
+      if (selected === null) return { ...plain<SamplerState>(state), selected: payload }
+      return { ...plain<SamplerState>(state), also: also.includes(payload) ? also.filter((one) => one !== payload) : [...also, payload] }
     },
     allHeld: (state, { payload }: PayloadAction<readonly string[]>): SamplerState => {
       const [first = null, ...rest] = payload
-      return { ...(state as SamplerState), selected: first, also: rest, cardShown: state.cardShown }
+      return { ...plain<SamplerState>(state), selected: first, also: rest, cardShown: plain<SamplerState>(state).cardShown }
     },
-    cardClosed: (state): SamplerState => ({ ...(state as SamplerState), cardShown: false }),
-    noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...(state as SamplerState), notice: notice([payload]) }),
+    cardClosed: (state): SamplerState => ({ ...plain<SamplerState>(state), cardShown: false }),
+    noticed: (state, { payload }: PayloadAction<string>): SamplerState => ({ ...plain<SamplerState>(state), notice: notice([payload]) }),
   },
 })
 

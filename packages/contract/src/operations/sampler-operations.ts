@@ -87,7 +87,7 @@ const SCHEMAS = {
   'remove-group': z.object({ kind: z.literal('remove-group'), id }),
   'remove-guide': z.object({ kind: z.literal('remove-guide'), id }),
   'remove-lesson': z.object({ kind: z.literal('remove-lesson'), id }),
-  'remove-stitch': z.object({ kind: z.literal('remove-stitch'), id }),
+  'remove-stitch': z.object({ kind: z.literal('remove-stitch'), id, namesStay: z.literal(true).optional() }),
   'remove-thread': z.object({ kind: z.literal('remove-thread'), id }),
   rename: z.object({ kind: z.literal('rename'), name: shortText }),
   'rename-lesson': z.object({ kind: z.literal('rename-lesson'), id, title: shortText }),

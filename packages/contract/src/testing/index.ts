@@ -2,3 +2,4 @@
 export { thursdayClass as bandClass } from '../demo/six-thursdays.ts'
 export { bandSampler } from './band-sampler.ts'
 export { dialClass, dialSampler } from './dial-sampler.ts'
+export { anyOperation, editedSampler } from './random-operations.ts'

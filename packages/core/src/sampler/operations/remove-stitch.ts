@@ -6,12 +6,15 @@ import { gone, refusedWhileUsed, type SamplerTools } from './tools.ts'
 export interface RemoveStitch {
   readonly kind: 'remove-stitch'
   readonly id: StitchId
+  /** It was named before it was there, and is again: the way back from writing a stitch that an exercise had been waiting for. */
+  readonly namesStay?: true | undefined
 }
 
 /** One that is worked, or that another is built on, stays; where it is only allowed instead it is allowed no longer. */
 export const removeStitch: SamplerTools<RemoveStitch> = {
-  apply: (sampler, { id }) => {
+  apply: (sampler, { id, namesStay }) => {
     if (!byId(sampler.stitches, id)) return gone('stitch', id)
+    if (namesStay) return success({ ...sampler, stitches: withoutId(sampler.stitches, id) })
     const used = refusedWhileUsed(sampler, 'stitch', id)
     if (used) return used
     const free = withoutNamesOf(sampler, 'stitch', id)
