@@ -9,6 +9,7 @@ import { counted, formatLength } from '@lemmata/core/units'
 import { App, Button, Collapse } from 'antd'
 import { type KeyboardEvent, type ReactNode, useEffect, useState } from 'react'
 import { Link } from 'react-router'
+import { useWorked } from '../compute/use-worked.ts'
 import { edit, undo, useAppDispatch } from '../store/index.ts'
 import { cardClosed } from '../store/sampler.ts'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
@@ -35,6 +36,7 @@ export function ExerciseCard({ sampler, exercise, letter, result, course, stage 
   const [open, setOpen] = useState<GroupKey | null>(own)
   useEffect(() => setOpen(own), [own])
   const done = result?.ok ? result.value : null
+  const { done: among } = useWorked()
   const stitch = findStitch(exercise.stitch, sampler.stitches)
   const close = (): void => void dispatch(cardClosed())
   const onKey = (event: KeyboardEvent): void => {
@@ -54,7 +56,7 @@ export function ExerciseCard({ sampler, exercise, letter, result, course, stage 
     {
       key: 'notes',
       label: 'Notes',
-      fact: notesFact(exercise, done ? setAsideOnCloth(done, sampler).length : 0),
+      fact: notesFact(exercise, done ? setAsideOnCloth(done, sampler, among).length : 0),
       children: <NotesGroup sampler={sampler} exercise={exercise} done={done} />,
     },
   ]
@@ -94,7 +96,8 @@ export function ExerciseCard({ sampler, exercise, letter, result, course, stage 
 /** The worst first; the others behind one press. */
 function Problems({ sampler, exercise, result, stage }: Pick<Props, 'sampler' | 'exercise' | 'result' | 'stage'>) {
   const [all, setAll] = useState(false)
-  const problems = problemsHere(result, sampler)
+  const { done: among } = useWorked()
+  const problems = problemsHere(result, sampler, among)
   const done = result?.ok ? result.value : null
   const first = problems.filter((problem) => isAbout(problem, stage))
   const sorted = [...first, ...problems.filter((problem) => !first.includes(problem))].sort(
@@ -108,7 +111,7 @@ function Problems({ sampler, exercise, result, stage }: Pick<Props, 'sampler' | 
         <ProblemLine
           key={problem.code + problem.path.join()}
           problem={problem}
-          mend={mendFor(problem, exercise, done, sampler)}
+          mend={mendFor(problem, exercise, done, sampler, among)}
           onLeave={() => leave(exercise, problem.code)}
         />
       ))}
@@ -127,8 +130,8 @@ function leave(exercise: Exercise, code: string): void {
 
 const isAbout = (problem: Problem, stage: string): boolean => problem.code.startsWith('assign.') === (stage === 'thread')
 
-function problemsHere(result: Result<WorkedExercise> | null, sampler: Sampler): readonly Problem[] {
-  return result?.ok ? problemsOnCloth(result.value, sampler) : (result?.problems ?? [])
+function problemsHere(result: Result<WorkedExercise> | null, sampler: Sampler, among: readonly WorkedExercise[]): readonly Problem[] {
+  return result?.ok ? problemsOnCloth(result.value, sampler, among) : (result?.problems ?? [])
 }
 
 function clothFact(done: WorkedExercise | null, { units }: Sampler): string {

@@ -8,6 +8,7 @@ import { counted, formatLength } from '@lemmata/core/units'
 import { setAsideOnCloth } from '@lemmata/core/mend'
 import { Button, Select } from 'antd'
 import { useMemo } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
 import { Field, TextField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
 import { Trials } from './Trials.tsx'
@@ -51,7 +52,8 @@ export function NotesGroup({ sampler, exercise, done }: Props) {
 
 /** Cautions that were left as they are, each with the way back. */
 function SetAside({ sampler, exercise, done }: Props & { done: WorkedExercise }) {
-  const problems = setAsideOnCloth(done, sampler)
+  const { done: among } = useWorked()
+  const problems = setAsideOnCloth(done, sampler, among)
   if (problems.length === 0) return null
   const putBack = (code: string): void => {
     const rest = exercise.setAside?.filter((one) => one !== code) ?? []

@@ -21,8 +21,8 @@ export function Cautions({ sampler, done, view, mirroredMm, onSelect }: Props) {
   const all = useMemo(
     () =>
       done.flatMap((one) => {
-        const problems = problemsOnCloth(one, sampler)
-        const at = problems[0] && placeOfProblem(problems[0], one, sampler)
+        const problems = problemsOnCloth(one, sampler, done)
+        const at = problems[0] && placeOfProblem(problems[0], one, sampler, done)
         const colour = problems.some((problem) => problem.severity === 'error') ? DYES.madder : DYES.weld
         return at ? [{ one, at, colour, words: problems.map((problem) => problemInWords(problem, sampler.units)) }] : []
       }),

@@ -62,8 +62,8 @@ const ofThread = (problem: Problem): boolean => problem.code.startsWith('assign.
 
 function clothState(sampler: Sampler, worked: WorkedInPage): StageState {
   const unworked = sampler.exercises.filter(({ id }) => worked.results.get(id)?.ok === false)
-  const outside = worked.done.filter((one) => problemsOnCloth(one, sampler).some((problem) => problem.code === 'cloth.outside'))
-  const others = worked.done.filter((one) => !outside.includes(one) && problemsOnCloth(one, sampler).some((problem) => !ofThread(problem)))
+  const outside = worked.done.filter((one) => problemsOnCloth(one, sampler, worked.done).some((problem) => problem.code === 'cloth.outside'))
+  const others = worked.done.filter((one) => !outside.includes(one) && problemsOnCloth(one, sampler, worked.done).some((problem) => !ofThread(problem)))
   const said = [
     unworked.length > 0 ? `${unworked.length} cannot be worked` : '',
     outside.length === 1 && unworked.length === 0 ? `${outside[0]?.exercise.name ?? ''} reaches outside` : '',
@@ -84,7 +84,7 @@ function threadState(sampler: Sampler, worked: WorkedInPage): StageState {
     const result = worked.results.get(id)
     return result?.ok === false && result.problems.some(ofThread)
   })
-  const said = (one: WorkedExercise) => problemsOnCloth(one, sampler).filter(ofThread)
+  const said = (one: WorkedExercise) => problemsOnCloth(one, sampler, worked.done).filter(ofThread)
   const refused = worked.done.filter((one) => said(one).some(({ code }) => code === 'assign.needle' || code === 'assign.no-needle-serves'))
   const others = worked.done.filter((one) => !refused.includes(one) && said(one).length > 0)
   const cautions = refused.length + others.length

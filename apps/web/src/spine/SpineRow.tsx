@@ -6,6 +6,7 @@ import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { Input } from 'antd'
 import { useState } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
 import { ExerciseSwatch } from '../drawing/ExerciseSwatch.tsx'
 import { BrokenThreadGlyph, KnotGlyph, Slope } from '../look/Glyphs.tsx'
 import { edit } from '../store/index.ts'
@@ -33,9 +34,10 @@ export function SpineRow(props: Props) {
   const drop = useDroppable({ id: exercise.id })
   const drag = useDraggable({ id: exercise.id, disabled: !movable || renaming })
   const done = result?.ok ? result.value : null
+  const { done: among } = useWorked()
   const wrong = isBroken || result?.ok === false
-  const cautions = done ? problemsOnCloth(done, sampler).length : 0
-  const aside = done ? setAsideOnCloth(done, sampler).length : 0
+  const cautions = done ? problemsOnCloth(done, sampler, among).length : 0
+  const aside = done ? setAsideOnCloth(done, sampler, among).length : 0
   return (
     <div
       ref={(element) => {

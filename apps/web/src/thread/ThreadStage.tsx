@@ -169,8 +169,9 @@ interface RowProps {
 
 function Row({ sampler, row, held, marked, onClick }: RowProps) {
   const { exercise, letter, done, assigned, first } = row
+  const { done: among } = useWorked()
   const several = (done?.assigned.threads.length ?? 1) > 1
-  const problems = done ? problemsOnCloth(done, sampler).filter((one) => one.code.startsWith('assign.') && isOf(one.path, row)) : []
+  const problems = done ? problemsOnCloth(done, sampler, among).filter((one) => one.code.startsWith('assign.') && isOf(one.path, row)) : []
   const field = { sampler, exercise, done, assigned }
   return (
     <>
@@ -209,7 +210,7 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
             {assigned && <PutBacks {...field} assigned={assigned} />}
             {assigned && <Reasons sampler={sampler} assigned={assigned} />}
             {problems.map((one) => (
-              <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler)} />
+              <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler, among)} />
             ))}
           </td>
         </tr>

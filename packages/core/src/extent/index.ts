@@ -1,4 +1,5 @@
 /** How far exercises reach on the cloth: their boxes, the clear area, where they meet. */
 export { boxesMeet, boxOfExercise, boxOfPiece } from './box.ts'
 export { outsideBy, reachOutside } from './clear-area.ts'
+export { type Crowded, crowdedBy } from './crowding.ts'
 export { exercisesMeet, isOutlineOf, TOUCH_MM } from './meeting.ts'

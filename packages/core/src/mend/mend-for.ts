@@ -7,6 +7,7 @@ import { MAIN_ROLE } from '../notation/index.ts'
 import type { Exercise, Material, Operation, Sampler } from '../sampler/index.ts'
 import { capitalised, formatLength } from '../units/index.ts'
 import { evenLegs, largerCurve } from './ease-guide.ts'
+import { moveAway } from './crowded.ts'
 import { moveInside } from './outside.ts'
 
 export interface Mend {
@@ -21,6 +22,8 @@ interface Case {
   /** Null where it cannot be worked. */
   readonly done: WorkedExercise | null
   readonly sampler: Sampler
+  /** All that is worked. */
+  readonly among: readonly WorkedExercise[]
 }
 
 /** By the code of the problem. */
@@ -28,6 +31,10 @@ const MENDS: Readonly<Record<string, (given: Case) => Mend | null>> = {
   'cloth.outside': ({ done, sampler }) => {
     const operation = done && moveInside(done, sampler)
     return operation && { words: 'Move it inside', operation }
+  },
+  'cloth.crowded': ({ done, sampler, among }) => {
+    const away = done && moveAway(done, among, sampler)
+    return away && { words: `Move it ${formatLength(away.byMm, sampler.units, sampler.units === 'mm' ? 1 : 3)} away`, operation: away.operation }
   },
   'exercise.long': usualLength,
   'exercise.short': usualLength,
@@ -67,8 +74,8 @@ const MENDS: Readonly<Record<string, (given: Case) => Mend | null>> = {
   },
 }
 
-export function mendFor(problem: Problem, exercise: Exercise, done: WorkedExercise | null, sampler: Sampler): Mend | null {
-  return MENDS[problem.code]?.({ problem, exercise, done, sampler }) ?? null
+export function mendFor(problem: Problem, exercise: Exercise, done: WorkedExercise | null, sampler: Sampler, among: readonly WorkedExercise[]): Mend | null {
+  return MENDS[problem.code]?.({ problem, exercise, done, sampler, among }) ?? null
 }
 
 /** A length that was given becomes the usual one again. */

@@ -26,7 +26,7 @@ function problemsOf(sampler: Sampler): readonly Problem[] {
 function mended(sampler: Sampler, code: string): Sampler {
   const problem = problemsOf(sampler).find((one) => one.code === code)
   if (!problem) throw new Error(`no ${code} here`)
-  const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)
+  const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler, [])
   if (!mend) throw new Error(`no mend for ${code}`)
   const applied = applyOperation(sampler, mend.operation)
   if (!applied.ok) throw new Error(sentenceOf(applied.problems))
@@ -65,7 +65,7 @@ describe('what lies outside', () => {
     const long = samplerWith({ kind: 'line', path: 'M 5 155 L 305 155' })
     const [problem] = problemsOf(long)
     expect(problem?.code).toBe('cloth.outside')
-    expect(mendFor(problem as Problem, exerciseOf(long), workSampler(long).done[0] ?? null, long)).toBeNull()
+    expect(mendFor(problem as Problem, exerciseOf(long), workSampler(long).done[0] ?? null, long, [])).toBeNull()
   })
 })
 
@@ -88,7 +88,7 @@ describe('a guide that stitches do not fit', () => {
       samplerWith(zigzag, { parameters: { L: 20 } }),
       samplerWith(zigzag, { parameters: { L: 3 } }, { kind: 'round', centre: [155, 155], count: 2 }),
     ])
-      expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)).toBeNull()
+      expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler, [])).toBeNull()
   })
 
   it('has a curve eased by fewer strands, and of one strand by drawing it just so much larger', () => {
@@ -105,7 +105,7 @@ describe('a guide that stitches do not fit', () => {
     let eased = 0
     for (const sampler of tight) {
       const problem = problemsOf(sampler).find((one) => one.code === 'exercise.tight-curve') as Problem
-      const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)
+      const mend = mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler, [])
       if (!mend) continue
       eased += 1
       expect(mend.words).toMatch(/^Ease the curve: draw it \d+ % larger$/)
@@ -114,7 +114,7 @@ describe('a guide that stitches do not fit', () => {
     expect(eased).toBeGreaterThan(0)
     const two = samplerWith(wave(2), { materials: { main: { strands: 3 } }, toleranceMm: 0.05 })
     const problem = problemsOf(two).find((one) => one.code === 'exercise.tight-curve') as Problem
-    expect(mendFor(problem, exerciseOf(two), workSampler(two).done[0] ?? null, two)?.words).toBe('Take two strands')
+    expect(mendFor(problem, exerciseOf(two), workSampler(two).done[0] ?? null, two, [])?.words).toBe('Take two strands')
   })
 })
 
@@ -123,14 +123,14 @@ describe('the place of a problem on the cloth', () => {
     const outside = samplerWith({ kind: 'line', path: 'M 230 155 L 290 155' })
     const done = workSampler(outside).done[0]
     if (!done) throw new Error('not worked')
-    const [first] = problemsOnCloth(done, outside)
+    const [first] = problemsOnCloth(done, outside, [])
     expect(first?.code).toBe('cloth.outside')
-    expect(placeOfProblem({ code: 'cloth.outside' }, done, outside)?.x).toBeGreaterThan(288)
+    expect(placeOfProblem({ code: 'cloth.outside' }, done, outside, [])?.x).toBeGreaterThan(288)
     const bent = workSampler(samplerWith({ kind: 'line', path: 'M 120 150 L 150 150 q 4 0 4 4 L 154 180' })).done[0]
     if (!bent) throw new Error('not worked')
-    const tight = placeOfProblem({ code: 'exercise.tight-curve' }, bent, outside)
+    const tight = placeOfProblem({ code: 'exercise.tight-curve' }, bent, outside, [])
     expect(Math.hypot((tight?.x ?? 0) - 153, (tight?.y ?? 0) - 151)).toBeLessThan(2)
-    expect(placeOfProblem({ code: 'assign.contrast' }, bent, outside)).toEqual({ x: expect.closeTo(154, 1), y: expect.closeTo(150, 1) })
+    expect(placeOfProblem({ code: 'assign.contrast' }, bent, outside, [])).toEqual({ x: expect.closeTo(154, 1), y: expect.closeTo(150, 1) })
   })
 })
 
@@ -154,6 +154,51 @@ describe('what was set too far', () => {
   it('what was not set has no mend: the usual length of a stitch is the usual length already', () => {
     const problem: Problem = { code: 'exercise.long', path: ['parameters', 'L'], severity: 'caution', figures: {} }
     const sampler = samplerWith(line)
-    expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler)).toBeNull()
+    expect(mendFor(problem, exerciseOf(sampler), workSampler(sampler).done[0] ?? null, sampler, [])).toBeNull()
+  })
+})
+
+describe('two lines side by side', () => {
+  const rows = (apartMm: number, more: Partial<Exercise> = {}, second = `M 120 ${150 + apartMm} L 190 ${150 + apartMm}`): Sampler => {
+    const one = samplerWith({ kind: 'line', path: 'M 120 150 L 190 150' }, { stitch: 'stem-stitch', materials: { main: { strands: 6 } } })
+    const first = exerciseOf(one)
+    return {
+      ...one,
+      drawing: { ...one.drawing, guides: [...one.drawing.guides, { id: 'beside', guide: { kind: 'line', path: second } }] },
+      exercises: [first, { ...first, id: 'second', name: 'Second row', on: [{ guide: 'beside' }], ...more }],
+    }
+  }
+  const crowded = (sampler: Sampler): readonly Problem[] => {
+    const { done } = workSampler(sampler)
+    return done.flatMap((one) => problemsOnCloth(one, sampler, done).filter((problem) => problem.code === 'cloth.crowded'))
+  }
+
+  it('six strands lie 0.76 wide: 0.85 apart they have room, 0.3 apart they are said with both figures, each of the other', () => {
+    expect(crowded(rows(0.85))).toEqual([])
+    const said = crowded(rows(0.3))
+    expect(said.map((one) => one.figures.other)).toEqual(['Second row', exerciseOf(rows(0.3)).name])
+    expect((said[0]?.figures.wanted as { mm: number }).mm).toBeCloseTo(0.76, 1)
+    // Each place counts once for every thread that lies there: the stitches of a stem overlap by half.
+    expect((said[0]?.figures.along as { mm: number }).mm).toBeGreaterThan(30)
+  })
+
+  it('is moved away by what is wanting, and then has room', () => {
+    const sampler = rows(0.3)
+    const { done } = workSampler(sampler)
+    const second = done.find((one) => one.exercise.id === 'second')
+    const [problem] = second ? problemsOnCloth(second, sampler, done) : []
+    const mend = problem && second && mendFor(problem, second.exercise, second, sampler, done)
+    expect(mend?.words).toMatch(/^Move it 0\.\d mm away$/)
+    const after = mend && applyOperation(sampler, mend.operation)
+    expect(after?.ok && crowded(after.value)).toEqual([])
+    const guide = after?.ok ? after.value.drawing.guides.find((one) => one.id === 'beside')?.guide : undefined
+    expect(Number((guide as { path: string } | undefined)?.path.match(/[\d.]+/g)?.[1])).toBeGreaterThan(150.5)
+  })
+
+  it('what crosses it, what lies over it by the teacher’s word, and two stitches on one guide are meant', () => {
+    expect(crowded(rows(0, {}, 'M 155 120 L 155 180'))).toEqual([])
+    const first = exerciseOf(rows(0.3)).id
+    expect(crowded(rows(0.3, { over: [first] }))).toEqual([])
+    expect(crowded(rows(0.3, { on: exerciseOf(rows(0.3)).on }))).toEqual([])
   })
 })

@@ -7,6 +7,8 @@ const BEYOND: Readonly<Record<string, string>> = {
 }
 
 export const MEND_SENTENCES: Sentences = {
+  'cloth.crowded':
+    'For {along} its thread lies on that of "{other}": from line to line two such threads need {wanted}. Move it away, or say that it lies over the other.',
   'cloth.outside': ({ reach, beyond, piece, pieces }, say) =>
     `${piece === undefined ? 'It reaches' : `Piece ${say(piece)} of ${say(pieces)} reaches`} ${say(reach)} ${BEYOND[beyond as string]}.`,
 }
