@@ -94,6 +94,27 @@ export function moveItems(items: readonly DrawingItem[], by: Point): readonly Dr
   })
 }
 
+const OTHER_SIDE = { left: 'right', middle: 'middle', right: 'left' } as const
+
+/** Left for right about an upright line; words are still read as words. */
+export function mirrorItems(items: readonly DrawingItem[], aboutX: number): readonly DrawingItem[] {
+  const mirrored = (at: Point): Point => ({ x: 2 * aboutX - at.x, y: at.y })
+  return items.map((item): DrawingItem => {
+    switch (item.kind) {
+      case 'stroke':
+        return { ...item, paths: item.paths.map((path) => path.map(mirrored)) }
+      case 'fill':
+        return { ...item, points: item.points.map(mirrored), ...(item.also ? { also: item.also.map((one) => one.map(mirrored)) } : {}) }
+      case 'ring':
+        return { ...item, at: mirrored(item.at), along: { x: -item.along.x, y: item.along.y } }
+      case 'words':
+        return { ...item, at: mirrored(item.at), align: OTHER_SIDE[item.align ?? 'left'] }
+      case 'disc':
+        return { ...item, at: mirrored(item.at) }
+    }
+  })
+}
+
 /** Scaled about the origin: geometry and widths, for diagrams at a stated scale. Text keeps its size. */
 export function scaleItems(items: readonly DrawingItem[], by: number): readonly DrawingItem[] {
   const scaled = (at: Point): Point => ({ x: at.x * by, y: at.y * by })

@@ -1,5 +1,5 @@
 /** Drawings in millimetres: thread, cloth, hoop, marks, the sampler, and their SVG. */
-export { moveItems, scaleItems } from './drawing.ts'
+export { mirrorItems, moveItems, scaleItems } from './drawing.ts'
 export type { Disc, Drawing, DrawingItem, Face, Fill, Layer, Ring, Stroke, Words } from './drawing.ts'
 export { drawThread } from './draw-thread.ts'
 export type { Box as DrawnBox, ThreadView } from './draw-thread.ts'

@@ -3,10 +3,11 @@
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
 import { nameNeedle, nameThread } from '../materials/index.ts'
-import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
+import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, mirrorItems, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
 import { type Mark, marksForHand, roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
+import { findMarkMethod } from '../marking/index.ts'
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
@@ -61,7 +62,7 @@ export function makeSheets(order: SheetOrder): Drawing[] {
           order.page,
           {
             sampler: order.sampler.name,
-            part: index < pattern.length ? `${order.title}: pattern, true size` : order.title,
+            part: index < pattern.length ? `${order.title}: pattern, true size${isMirrored(order.sampler) ? ', mirrored to be ironed on' : ''}` : order.title,
             page: index + 1,
             pages: bodies.length,
             hand: order.hand,
@@ -72,6 +73,9 @@ export function makeSheets(order: SheetOrder): Drawing[] {
     ],
   }))
 }
+
+/** The way of marking asks for the other way round. */
+const isMirrored = ({ brief }: Sampler): boolean => findMarkMethod(brief.marking?.method ?? '')?.mirrored === true
 
 /** Room round the design for its letters and arrows. */
 const PATTERN_MARGIN_MM = 9
@@ -86,13 +90,15 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
   const bottom = Math.max(...boxes.map((box) => box.bottom)) + PATTERN_MARGIN_MM
   const columns = Math.max(1, Math.ceil((right - left) / area.widthMm - 1e-9))
   const rows = Math.max(1, Math.ceil((bottom - top) / area.heightMm - 1e-9))
-  const items = order.exercises.flatMap((done) => {
+  const drawn = order.exercises.flatMap((done) => {
     const marks = marksForHand(done, order.hand)
     return [
       ...done.pieces.flatMap((piece, index) => (piece.layer === 'frame' ? [] : drawMarkItems(marks[index] ?? [], PRINTED_MARKS))),
       letter(done, marks[0] ?? [], order.hand, key.get(done.exercise.id) ?? ''),
     ]
   })
+  // What is ironed on comes out the other way round; the box lies evenly about its middle, so the pages are the same.
+  const items = isMirrored(order.sampler) ? mirrorItems(drawn, (left + right) / 2) : drawn
   const tiles: Layer[][] = []
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {

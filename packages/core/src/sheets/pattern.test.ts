@@ -56,3 +56,34 @@ describe('the pattern on several pages', () => {
     for (const { clip } of tiles) expect(clip).toEqual({ left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm })
   })
 })
+
+describe('the pattern of what is ironed on', () => {
+  const flag = (method?: string): Sampler => ({
+    ...sampler,
+    brief: { ...sampler.brief, ...(method === undefined ? {} : { marking: { method } }) },
+    drawing: { groups: [], guides: [{ id: 'g1', guide: { kind: 'line', path: 'M 100 60 L 100 20 L 140 20' } }] },
+    exercises: [{ id: 'e1', name: 'Flag', stitch: 'back-stitch', on: [{ guide: 'g1' }], marks: 'guide-only' }],
+  })
+  const printed = (of: Sampler) => {
+    const [page] = makeSheets({ sampler: of, exercises: workSampler(of).done, title: 'All', page: 'a4', hand: 'right', measure: words })
+    const items = page?.layers.find((layer) => layer.name === 'marks')?.items ?? []
+    const line = items.flatMap((item) => (item.kind === 'stroke' ? item.paths : [])).find((path) => path.length === 3) ?? []
+    const head = page?.layers.find((layer) => layer.name === 'page')?.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) ?? []
+    return { line, head: head.join(' '), letters: items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) }
+  }
+
+  it('is the other way round at its own size and place, and says so; its letter can still be read', () => {
+    const [plain, mirrored] = [printed(flag()), printed(flag('iron-on'))]
+    const [foot, corner, tip] = plain.line
+    const [otherFoot, otherCorner, otherTip] = mirrored.line
+    expect((tip?.x ?? 0) - (corner?.x ?? 0)).toBeCloseTo(40, 6)
+    expect((otherTip?.x ?? 0) - (otherCorner?.x ?? 0)).toBeCloseTo(-40, 6)
+    expect((otherFoot?.y ?? 0) - (otherCorner?.y ?? 0)).toBeCloseTo((foot?.y ?? 0) - (corner?.y ?? 0), 6)
+    // On the paper it lies where it lay.
+    expect((otherTip?.x ?? 0) + (otherCorner?.x ?? 0)).toBeCloseTo((tip?.x ?? 0) + (corner?.x ?? 0), 6)
+    expect(mirrored.head).toContain('pattern, true size, mirrored to be ironed on')
+    expect(plain.head).not.toContain('mirrored')
+    expect(mirrored.letters).toEqual(plain.letters)
+    expect(printed(flag('tacking')).line).toEqual(plain.line)
+  })
+})
