@@ -15,6 +15,7 @@ import { checkCsrf, sessions } from './http/sessions.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { sheetRoutes } from './sheets/index.ts'
 import { stitchRoutes } from './stitches/index.ts'
+import { versionRoutes } from './versions/index.ts'
 
 export interface AppSettings extends AccountSettings {
   readonly sequelize: Sequelize
@@ -55,6 +56,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(express.json({ limit: '4mb' }))
   api.use(accountRoutes(settings))
   api.use(samplerRoutes(settings.sequelize))
+  api.use(versionRoutes(settings.sequelize))
   api.use(classRoutes(settings.sequelize))
   api.use(sheetRoutes())
   api.use(stitchRoutes())

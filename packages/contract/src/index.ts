@@ -13,7 +13,18 @@ export { applyClassOperations, applySamplerOperations } from './operations/apply
 export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
 export { classOperation } from './operations/class-operations.ts'
 export { operation } from './operations/sampler-operations.ts'
-export { changePassword, makeAccount, makeClass, makeSampler, MOST_BODY_BYTES, sendOperations, sheetRequest, signIn } from './api/api.ts'
+export {
+  changePassword,
+  copySampler,
+  keepVersion,
+  makeAccount,
+  makeClass,
+  makeSampler,
+  MOST_BODY_BYTES,
+  sendOperations,
+  sheetRequest,
+  signIn,
+} from './api/api.ts'
 export type {
   ClassAnswer,
   ClassSummary,
@@ -21,6 +32,8 @@ export type {
   ErrorAnswer,
   SamplerAnswer,
   SamplerSummary,
+  VersionAnswer,
+  VersionSummary,
   SessionAnswer,
   SheetRequest,
   StaleAnswer,

@@ -5,12 +5,14 @@ import { up as first } from './migrations/0001-first.ts'
 import { up as ownStitches } from './migrations/0002-own-stitches.ts'
 import { up as classes } from './migrations/0003-classes.ts'
 import { up as revisions } from './migrations/0004-revisions.ts'
+import { up as versions } from './migrations/0005-versions.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
   { name: '0002-own-stitches', run: ownStitches },
   { name: '0003-classes', run: classes },
   { name: '0004-revisions', run: revisions },
+  { name: '0005-versions', run: versions },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

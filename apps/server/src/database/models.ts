@@ -56,6 +56,16 @@ export class OperationRow extends Model<InferAttributes<OperationRow>, InferCrea
   declare createdAt: CreationOptional<Date>
 }
 
+export class VersionRow extends Model<InferAttributes<VersionRow>, InferCreationAttributes<VersionRow>> {
+  declare id: CreationOptional<string>
+  declare samplerId: string
+  declare name: string
+  /** The sampler's, when it was kept. */
+  declare revision: number
+  declare document: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
 export class OwnStitchRow extends Model<InferAttributes<OwnStitchRow>, InferCreationAttributes<OwnStitchRow>> {
   declare id: CreationOptional<string>
   declare teacherId: string
@@ -128,6 +138,17 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'class_operations', timestamps: false },
+  )
+  VersionRow.init(
+    {
+      id: uuid(),
+      samplerId: { type: DataTypes.UUID, allowNull: false },
+      name: { type: DataTypes.STRING(120), allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
+      document: { type: DataTypes.JSON, allowNull: false },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'versions', timestamps: false },
   )
   OwnStitchRow.init(
     {

@@ -1,4 +1,4 @@
-import { makeSampler as makeSamplerSchema, sendOperations } from '@lemmata/contract'
+import { copySampler as copySamplerSchema, makeSampler as makeSamplerSchema, sendOperations } from '@lemmata/contract'
 import { Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { parseBody } from '../http/parse.ts'
@@ -22,7 +22,9 @@ export function samplerRoutes(sequelize: Sequelize): Router {
     response.json(await writeSampler(sequelize, who, request.params.id, parseBody(sendOperations, request.body)))
   })
   routes.post('/samplers/:id/copy', async (request, response) => {
-    response.status(201).json(answerFor(await copySampler(sequelize, principalOf(request), request.params.id)))
+    const who = principalOf(request)
+    const { forNextClass = false } = parseBody(copySamplerSchema, request.body)
+    response.status(201).json(answerFor(await copySampler(sequelize, who, request.params.id, forNextClass)))
   })
   routes.delete('/samplers/:id', async (request, response) => {
     await removeSampler(principalOf(request), request.params.id)

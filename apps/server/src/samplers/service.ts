@@ -12,7 +12,7 @@ import {
   type WrittenAnswer,
 } from '@lemmata/contract'
 import { newClass } from '@lemmata/core/classes'
-import { newSampler, type Sampler } from '@lemmata/core/sampler'
+import { forNextClass, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { Op, type Sequelize, Transaction } from 'sequelize'
 import { type Principal, reach } from '../access/index.ts'
 import { insertClass } from '../classes/index.ts'
@@ -95,9 +95,12 @@ function fileOf(given: { name: string } | { document: unknown }): SamplerFile {
   return read.value
 }
 
-export async function copySampler(sequelize: Sequelize, who: Principal, id: string): Promise<SamplerRow> {
+/** `asTemplate`: without what belonged to one class. */
+export async function copySampler(sequelize: Sequelize, who: Principal, id: string, asTemplate: boolean): Promise<SamplerRow> {
   const document = documentOf(await findSampler(who, id))
-  return makeSampler(sequelize, who, { document: { ...document, name: cutText(`Copy of ${document.name}`, LONGEST_NAME) } })
+  const copy = asTemplate ? forNextClass(document) : document
+  const name = asTemplate ? `${document.name}, next class` : `Copy of ${document.name}`
+  return makeSampler(sequelize, who, { document: { ...copy, name: cutText(name, LONGEST_NAME) } })
 }
 
 export async function removeSampler(who: Principal, id: string): Promise<void> {

@@ -1,5 +1,16 @@
 /** Requests to the server: one place for the token, for errors as sentences, and for a lost connection. */
-import type { ClassAnswer, ClassSummary, ErrorAnswer, SamplerAnswer, SamplerSummary, SentOperation, SessionAnswer, WrittenAnswer } from '@lemmata/contract'
+import type {
+  ClassAnswer,
+  ClassSummary,
+  ErrorAnswer,
+  SamplerAnswer,
+  SamplerSummary,
+  SentOperation,
+  SessionAnswer,
+  VersionAnswer,
+  VersionSummary,
+  WrittenAnswer,
+} from '@lemmata/contract'
 import type { ClassOperation } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
 
@@ -60,7 +71,11 @@ export const api = {
   samplers: () => call<SamplerSummary[]>('GET', '/samplers'),
   sampler: (id: string) => call<SamplerAnswer>('GET', `/samplers/${id}`),
   makeSampler: (given: { name: string } | { document: unknown }) => call<SamplerAnswer>('POST', '/samplers', given),
-  copySampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, {}),
+  copySampler: (id: string, forNextClass: boolean) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, { forNextClass }),
+  versions: (id: string) => call<VersionSummary[]>('GET', `/samplers/${id}/versions`),
+  version: (id: string, version: string) => call<VersionAnswer>('GET', `/samplers/${id}/versions/${version}`),
+  keepVersion: (id: string, name: string) => call<VersionSummary>('POST', `/samplers/${id}/versions`, { name }),
+  dropVersion: (id: string, version: string) => call<void>('DELETE', `/samplers/${id}/versions/${version}`),
   removeSampler: (id: string) => call<void>('DELETE', `/samplers/${id}`),
   restoreSampler: (id: string) => call<SamplerAnswer>('POST', `/samplers/${id}/restore`, {}),
   sendOperations: (id: string, baseRevision: number, operations: readonly SentOperation[]) =>

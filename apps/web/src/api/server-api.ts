@@ -1,5 +1,5 @@
 /** What the server has: asked for once, remembered, asked for again when it has changed. */
-import type { ClassAnswer, ClassSummary, SamplerAnswer, SamplerSummary, SessionAnswer, TeacherAnswer } from '@lemmata/contract'
+import type { ClassAnswer, ClassSummary, SamplerAnswer, SamplerSummary, SessionAnswer, TeacherAnswer, VersionSummary } from '@lemmata/contract'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { type BaseQueryFn, createApi } from '@reduxjs/toolkit/query/react'
 import { api, sentenceOf } from './client.ts'
@@ -21,7 +21,7 @@ const ask: BaseQueryFn<() => Promise<unknown>, unknown, Failed> = async (call) =
 export const serverApi = createApi({
   reducerPath: 'server',
   baseQuery: ask,
-  tagTypes: ['session', 'shelf', 'stitches', 'classes'],
+  tagTypes: ['session', 'shelf', 'stitches', 'classes', 'versions'],
   endpoints: (build) => ({
     session: build.query<TeacherAnswer | null, void>({
       query: () => api.session,
@@ -33,7 +33,28 @@ export const serverApi = createApi({
       query: (given) => () => api.makeSampler(given),
       invalidatesTags: ['shelf'],
     }),
-    copySampler: build.mutation<SamplerAnswer, string>({ query: (id) => () => api.copySampler(id), invalidatesTags: ['shelf'] }),
+    copySampler: build.mutation<SamplerAnswer, { id: string; forNextClass: boolean }>({
+      query:
+        ({ id, forNextClass }) =>
+        () =>
+          api.copySampler(id, forNextClass),
+      invalidatesTags: ['shelf'],
+    }),
+    versions: build.query<readonly VersionSummary[], string>({ query: (id) => () => api.versions(id), providesTags: ['versions'] }),
+    keepVersion: build.mutation<VersionSummary, { id: string; name: string }>({
+      query:
+        ({ id, name }) =>
+        () =>
+          api.keepVersion(id, name),
+      invalidatesTags: ['versions'],
+    }),
+    dropVersion: build.mutation<null, { id: string; version: string }>({
+      query:
+        ({ id, version }) =>
+        () =>
+          api.dropVersion(id, version),
+      invalidatesTags: ['versions'],
+    }),
     removeSampler: build.mutation<null, string>({ query: (id) => () => api.removeSampler(id), invalidatesTags: ['shelf'] }),
     restoreSampler: build.mutation<SamplerAnswer, string>({ query: (id) => () => api.restoreSampler(id), invalidatesTags: ['shelf'] }),
     renameSampler: build.mutation<null, { id: string; name: string }>({
@@ -57,6 +78,9 @@ export const {
   useSamplersQuery,
   useMakeSamplerMutation,
   useCopySamplerMutation,
+  useVersionsQuery,
+  useKeepVersionMutation,
+  useDropVersionMutation,
   useRemoveSamplerMutation,
   useRestoreSamplerMutation,
   useRenameSamplerMutation,

@@ -12,6 +12,7 @@ import { SaveState } from './SaveState.tsx'
 import { Shortcuts } from './Shortcuts.tsx'
 import type { StageState } from './stage-states.ts'
 import { Stages } from './Stages.tsx'
+import { VersionsDialog } from './VersionsDialog.tsx'
 
 interface Props {
   readonly id: string
@@ -50,6 +51,7 @@ export function Head({ id, sampler, stages }: Props) {
 
 function SamplerMenu({ id, name }: { id: string; name: string }) {
   const [renaming, setRenaming] = useState(false)
+  const [versions, setVersions] = useState(false)
   const navigate = useNavigate()
   return (
     <>
@@ -58,6 +60,7 @@ function SamplerMenu({ id, name }: { id: string; name: string }) {
         menu={{
           items: [
             { key: 'rename', label: 'Rename', onClick: () => setRenaming(true) },
+            { key: 'versions', label: 'Versions …', onClick: () => setVersions(true) },
             { key: 'export', label: <a href={`/api/samplers/${id}/document`}>Export as a file</a> },
             { key: 'print', label: 'Print its sheets', onClick: () => void navigate(`/samplers/${id}/sheets`) },
             { key: 'shelf', label: 'Back to the shelf', onClick: () => void navigate('/') },
@@ -68,6 +71,7 @@ function SamplerMenu({ id, name }: { id: string; name: string }) {
           <span>{name}</span>
         </button>
       </Dropdown>
+      {versions && <VersionsDialog id={id} onClose={() => setVersions(false)} />}
       {renaming && (
         <NameDialog
           title="Rename the sampler"

@@ -122,7 +122,8 @@ export function Shelf() {
                   menu={{
                     items: [
                       { key: 'rename', label: 'Rename', onClick: () => setNaming({ id: sampler.id, name: sampler.name }) },
-                      { key: 'copy', label: 'Copy', onClick: () => void told(copySampler(sampler.id)) },
+                      { key: 'copy', label: 'Copy', onClick: () => void told(copySampler({ id: sampler.id, forNextClass: false })) },
+                      { key: 'next', label: 'Copy for the next class', onClick: () => void told(copySampler({ id: sampler.id, forNextClass: true })) },
                       { key: 'export', label: <a href={`/api/samplers/${sampler.id}/document`}>Export</a> },
                       { key: 'delete', label: 'Delete', danger: true, onClick: () => void remove(sampler) },
                     ],

@@ -30,6 +30,9 @@ export const sendOperations = z.object({
     .min(1)
     .max(500),
 })
+/** Under this name the sampler is kept as it is stored. */
+export const keepVersion = z.object({ name: shortText })
+export const copySampler = z.object({ forNextClass: z.boolean().optional() })
 export const makeClass = z.union([z.object({ name: shortText, sampler: z.uuid() }), z.object({ sampler: z.uuid(), document: z.unknown() })])
 
 export const sheetRequest = z.object({
@@ -62,6 +65,18 @@ export interface SamplerSummary {
   readonly cloth: string
   readonly changedAt: string
   readonly revision: number
+}
+
+export interface VersionSummary {
+  readonly id: string
+  readonly name: string
+  /** The sampler's, when it was kept. */
+  readonly revision: number
+  readonly keptAt: string
+}
+
+export interface VersionAnswer extends VersionSummary {
+  readonly document: Sampler
 }
 
 /** A document that is changed by operations, with the revision that they are based on. */

@@ -5,7 +5,7 @@ import { brief, hardFor, overruledWays, wishes } from '../documents/brief.ts'
 import { exercise, material } from '../documents/exercise.ts'
 import { drawnGuide, guideGroup } from '../documents/guide.ts'
 import { id, shortText } from '../documents/primitives.ts'
-import { cloth, displayHoop, hoop, keptOrder, lesson, thread } from '../documents/sampler.ts'
+import { cloth, displayHoop, hoop, keptOrder, lesson, sampler, thread } from '../documents/sampler.ts'
 import { stitchDocument, threadRole } from '../documents/stitch.ts'
 
 const place = z.number().int().min(0).max(1000)
@@ -82,6 +82,7 @@ const SCHEMAS = {
   'drop-order': z.object({ kind: z.literal('drop-order'), id }),
   'keep-order': z.object({ kind: z.literal('keep-order'), order: keptOrder, at: place }),
   'move-exercise': z.object({ kind: z.literal('move-exercise'), id, to: z.object({ lesson: id, at: place }).nullable() }),
+  'put-back': z.object({ kind: z.literal('put-back'), document: sampler }),
   'put-stitch': z.object({ kind: z.literal('put-stitch'), stitch: stitchDocument, at: place.optional() }),
   'remove-exercise': z.object({ kind: z.literal('remove-exercise'), id }),
   'remove-group': z.object({ kind: z.literal('remove-group'), id }),

@@ -121,6 +121,7 @@ const KINDS: { readonly [Kind in SingleOperation['kind']]: fc.Arbitrary<Extract<
     at: place,
   }),
   'move-exercise': fc.record({ kind: kind('move-exercise'), id: exerciseId, to: fc.option(fc.record({ lesson: lessonId, at: place })) }),
+  'put-back': fc.record({ kind: kind('put-back'), document: fc.constantFrom('Before', 'Long ago').map((name) => ({ ...editedSampler, name })) }),
   'put-stitch': fc.record({
     kind: kind('put-stitch'),
     stitch: fc.constantFrom('own', 'other').map((id) => ({ ...stitchOfOwn, id, name: `Written ${id}` })),

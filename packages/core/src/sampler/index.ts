@@ -1,6 +1,7 @@
 /** The sampler document: its types, what it begins with, who names whom in it, and the edits that change it. */
 export type * from './types.ts'
 export { countCopies, matricesOf, MOST_COPIES, transformCopies } from './copies.ts'
+export { forNextClass } from './for-next-class.ts'
 export { newSampler, USUAL_BRIEF, USUAL_WAYS, usualCloth, waysFor } from './defaults.ts'
 export { BRIEF_FIELDS, CLOTH_FIELDS, EXERCISE_FIELDS, GROUP_FIELDS, GUIDE_FIELDS, THREAD_FIELDS } from './fields.ts'
 export { applyOperation, invertOperation } from './operations/index.ts'

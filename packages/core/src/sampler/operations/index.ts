@@ -21,6 +21,7 @@ import { type ChangeThread, changeThread } from './change-thread.ts'
 import { type DropOrder, dropOrder } from './drop-order.ts'
 import { type KeepOrder, keepOrder } from './keep-order.ts'
 import { type MoveExercise, moveExercise } from './move-exercise.ts'
+import { type PutBack, putBack } from './put-back.ts'
 import { type PutStitch, putStitch } from './put-stitch.ts'
 import { type RemoveExercise, removeExercise } from './remove-exercise.ts'
 import { type RemoveGroup, removeGroup } from './remove-group.ts'
@@ -57,6 +58,7 @@ export type SingleOperation =
   | DropOrder
   | KeepOrder
   | MoveExercise
+  | PutBack
   | PutStitch
   | RemoveExercise
   | RemoveGroup
@@ -93,6 +95,7 @@ const TOOLS: { readonly [Kind in SingleOperation['kind']]: SamplerTools<Extract<
   'drop-order': dropOrder,
   'keep-order': keepOrder,
   'move-exercise': moveExercise,
+  'put-back': putBack,
   'put-stitch': putStitch,
   'remove-exercise': removeExercise,
   'remove-group': removeGroup,

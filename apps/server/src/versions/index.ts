@@ -1,0 +1,2 @@
+/** Named versions of samplers. */
+export { versionRoutes } from './routes.ts'
