@@ -1,6 +1,7 @@
 /** Live copies of a guide: round a centre, along a line, in rows, mirrored. Change the first, and all follow. */
-import { usualCopies } from '@lemmata/core/layout'
-import type { Copies, DrawnGuide, Sampler } from '@lemmata/core/sampler'
+import type { Guide } from '@lemmata/core/guide'
+import { motifOf, usualCopies } from '@lemmata/core/layout'
+import type { Copies, DrawnGuide, GuideGroup, Sampler } from '@lemmata/core/sampler'
 import type { LengthUnit } from '@lemmata/core/units'
 import { Checkbox, Select } from 'antd'
 import { Field, LengthField, NumberField } from '../sampler/fields.tsx'
@@ -15,23 +16,64 @@ const WAYS: readonly { readonly value: Copies['kind'] | 'none'; readonly label: 
 ]
 
 export function CopiesFields({ sampler, drawn }: { sampler: Sampler; drawn: DrawnGuide }) {
-  const { copies } = drawn
-  const set = (next: Copies): void => edit({ kind: 'change-guide', id: drawn.id, set: { copies: next } })
+  const motif = motifOf(sampler.drawing, drawn.id)
+  const others = motif ? namesIn(sampler, motif, drawn.id) : []
   return (
     <>
-      <Field label="Copies">
+      <CopiesOf
+        label="Copies"
+        sampler={sampler}
+        copies={drawn.copies}
+        guides={[drawn.guide]}
+        onChange={(copies) => edit({ kind: 'change-guide', id: drawn.id, ...(copies ? { set: { copies } } : { set: {}, clear: ['copies'] }) })}
+      />
+      {motif && (
+        <>
+          <p className="why">One motif with {others.join(', ')}: moved, turned and copied together.</p>
+          <CopiesOf
+            label="Copies of the motif"
+            sampler={sampler}
+            copies={motif.copies}
+            guides={sampler.drawing.guides.filter((one) => motif.members.includes(one.id)).map((one) => one.guide)}
+            onChange={(copies) => edit({ kind: 'change-group', id: motif.id, ...(copies ? { set: { copies } } : { set: {}, clear: ['copies'] }) })}
+          />
+        </>
+      )}
+    </>
+  )
+}
+
+/** What else belongs to it, as it is called. */
+function namesIn({ exercises, drawing }: Sampler, motif: GuideGroup, but: string): readonly string[] {
+  const names = motif.members
+    .filter((id) => id !== but)
+    .map((id) => exercises.find((one) => one.on.some((on) => on.guide === id))?.name ?? drawing.guides.find((one) => one.id === id)?.name ?? 'a sketch')
+  return [...new Set(names)]
+}
+
+interface CopiesProps {
+  readonly label: string
+  readonly sampler: Sampler
+  readonly copies: Copies | undefined
+  /** What is copied. */
+  readonly guides: readonly Guide[]
+  readonly onChange: (copies: Copies | null) => void
+}
+
+function CopiesOf({ label, sampler, copies, guides, onChange }: CopiesProps) {
+  return (
+    <>
+      <Field label={label}>
         {(id) => (
           <Select<Copies['kind'] | 'none'>
             id={id}
             value={copies?.kind ?? 'none'}
             options={[...WAYS]}
-            onChange={(kind) =>
-              kind === 'none' ? edit({ kind: 'change-guide', id: drawn.id, set: {}, clear: ['copies'] }) : set(usualCopies(kind, drawn, sampler))
-            }
+            onChange={(kind) => onChange(kind === 'none' ? null : usualCopies(kind, guides, sampler))}
           />
         )}
       </Field>
-      {copies && <Figures copies={copies} unit={sampler.units} onChange={set} />}
+      {copies && <Figures copies={copies} unit={sampler.units} onChange={onChange} />}
     </>
   )
 }

@@ -1,11 +1,26 @@
 /** What can be done with all that is held: turned, mirrored, made larger, lined up, spaced evenly, copied. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { alignHeld, copyHeld, cutShape, type Edge, endLineOn, guidesHeld, mirrorHeld, scaleHeld, spaceHeld, turnHeld, turnRound } from '@lemmata/core/layout'
+import {
+  alignHeld,
+  copyHeld,
+  cutShape,
+  type Edge,
+  endLineOn,
+  guidesHeld,
+  makeMotif,
+  mirrorHeld,
+  scaleHeld,
+  spaceHeld,
+  takeApart,
+  turnHeld,
+  turnRound,
+  withMotifs,
+} from '@lemmata/core/layout'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { edit } from '../store/index.ts'
-import { newIds } from '../store/new-ids.ts'
+import { newId, newIds } from '../store/new-ids.ts'
 import { BesideDialog } from './BesideDialog.tsx'
 import { OneLengthDialog } from './OneLengthDialog.tsx'
 
@@ -36,6 +51,8 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
   const [oneLength, setOneLength] = useState(false)
   const ids = guidesHeld(sampler, held)
   const { drawing } = sampler
+  // A motif is turned and mirrored as one; lined up is what is held itself.
+  const whole = withMotifs(drawing, ids)
   const [first, second] = ids
   const kindOf = (id: string | undefined) => drawing.guides.find((one) => one.id === id)?.guide.kind
   const isLine = (id: string | undefined): boolean => kindOf(id) === 'line' || kindOf(id) === 'band'
@@ -64,6 +81,9 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
         menu={{
           items: [
             item('copy', 'Copy it below', () => copyHeld(sampler, held, newIds), !sampler.exercises.some((one) => held.includes(one.id))),
+            item('motif', 'One motif of these', () => makeMotif(drawing, ids, newId('m')), makeMotif(drawing, ids, 'm') === null),
+            item('apart', 'Take the motif apart', () => takeApart(drawing, ids), takeApart(drawing, ids) === null),
+            { type: 'divider' },
             { key: 'beside', label: 'This line again, beside it …', disabled: !ids.some(isLine), onClick: () => setBeside(true) },
             { key: 'one-length', label: 'One length for these rows …', disabled: !ids.some(isLine), onClick: () => setOneLength(true) },
             item('round', 'The other way round', () => turnRound(sampler, ids), !ids.some((id) => isLine(id))),
@@ -83,12 +103,12 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
               'The line must go into the shape and out of it once, and past its holes.',
             ),
             { type: 'divider' },
-            item('turn', 'Turn by 15°', () => turnHeld(drawing, ids, 15)),
-            item('back', 'Turn back by 15°', () => turnHeld(drawing, ids, -15)),
-            item('across', 'Mirror left to right', () => mirrorHeld(drawing, ids, 'across')),
-            item('down', 'Mirror top to bottom', () => mirrorHeld(drawing, ids, 'down')),
-            item('larger', 'Larger by a tenth', () => scaleHeld(drawing, ids, 1.1)),
-            item('smaller', 'Smaller by a tenth', () => scaleHeld(drawing, ids, 1 / 1.1)),
+            item('turn', 'Turn by 15°', () => turnHeld(drawing, whole, 15)),
+            item('back', 'Turn back by 15°', () => turnHeld(drawing, whole, -15)),
+            item('across', 'Mirror left to right', () => mirrorHeld(drawing, whole, 'across')),
+            item('down', 'Mirror top to bottom', () => mirrorHeld(drawing, whole, 'down')),
+            item('larger', 'Larger by a tenth', () => scaleHeld(drawing, whole, 1.1)),
+            item('smaller', 'Smaller by a tenth', () => scaleHeld(drawing, whole, 1 / 1.1)),
             { type: 'divider' },
             ...EDGES.map(({ edge, label }) => item(edge, label, () => alignHeld(drawing, ids, edge), ids.length < 2)),
             item('space-across', 'Space evenly, side by side', () => spaceHeld(drawing, ids, 'across'), ids.length < 3),

@@ -6,7 +6,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
 import type { Point } from '@lemmata/core/geometry'
 import { editPoint, type Guide, type Handle, handlesOf } from '@lemmata/core/guide'
-import { guidesHeld } from '@lemmata/core/layout'
+import { guidesHeld, withMotifs } from '@lemmata/core/layout'
 import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { useGesture } from '@use-gesture/react'
@@ -120,7 +120,7 @@ export function ClothView(props: Props) {
     if (!rect || !now) return { x: 0, y: 0 }
     return toCloth(now, { x: event.clientX - rect.left, y: event.clientY - rect.top })
   }, [])
-  const together = useMemo(() => guidesHeld(sampler, selected ? [selected.id, ...also] : also), [sampler, selected, also])
+  const together = useMemo(() => withMotifs(sampler.drawing, guidesHeld(sampler, selected ? [selected.id, ...also] : also)), [sampler, selected, also])
   const { draft, begin, move, end, isDragging } = useDrag(sampler, around, together, clothPoint)
   const nameOf = useCallback(
     (guide: DrawnGuide) => sampler.exercises.find((one) => one.on.some((on) => on.guide === guide.id))?.name ?? guide.name ?? 'a sketch',

@@ -98,10 +98,10 @@ describe('again', () => {
     const [drawn] = sampler.drawing.guides
     if (!drawn) throw new Error('no guide')
     for (const kind of ['round', 'rows', 'along', 'mirror'] as const) {
-      const now = after({ kind: 'change-guide', id: 'a', set: { copies: usualCopies(kind, drawn, sampler) } })
+      const now = after({ kind: 'change-guide', id: 'a', set: { copies: usualCopies(kind, [drawn.guide], sampler) } })
       const whole = boxes(now)[0]
       expect((whole?.right ?? 0) - (whole?.left ?? 0)).toBeGreaterThan(20)
     }
-    expect(usualCopies('rows', drawn, sampler)).toMatchObject({ stepMm: [14, 14] })
+    expect(usualCopies('rows', [drawn.guide], sampler)).toMatchObject({ stepMm: [14, 14] })
   })
 })

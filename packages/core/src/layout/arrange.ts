@@ -1,7 +1,7 @@
 /** Guides held together: moved, turned, mirrored, lined up, spaced evenly, copied. Each gives the edit that does it. mm */
 import type { GuideId } from '../base/index.ts'
 import { type Box, boxOf, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
-import { transformGuide } from '../guide/index.ts'
+import { type Guide, transformGuide } from '../guide/index.ts'
 import { boxOfGuides, type Copies, type DrawnGuide, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
 import { GAP_MM, middleOf } from './free-place.ts'
 import { likeIt, namedAfter, type NewIds } from './new-exercise.ts'
@@ -109,10 +109,10 @@ function withoutName({ name: _name, ...rest }: DrawnGuide): DrawnGuide {
   return rest
 }
 
-/** Copies as they are offered first, from where the guide lies. */
-export function usualCopies(kind: Copies['kind'], drawn: DrawnGuide, sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'drawing'>): Copies {
+/** Copies as they are offered first, from where the guide, or all of a motif, lies. */
+export function usualCopies(kind: Copies['kind'], guides: readonly Guide[], sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'drawing'>): Copies {
   const { x, y } = middleOf(sampler)
-  const box = boxOfGuides([drawn.guide])
+  const box = boxOfGuides(guides)
   const [width, height] = box ? [box.right - box.left, box.bottom - box.top] : [10, 10]
   const tenth = (value: number): number => Math.round(value * 10) / 10
   switch (kind) {

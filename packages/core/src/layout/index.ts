@@ -26,4 +26,5 @@ export {
   turnHeld,
   usualCopies,
 } from './arrange.ts'
+export { makeMotif, motifOf, takeApart, withMotifs } from './motifs.ts'
 export { againBeside, type Beside, cutShape, endLineOn, turnRound } from './lines.ts'
