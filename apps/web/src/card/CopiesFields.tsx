@@ -88,6 +88,9 @@ function Figures({ copies, unit, onChange }: { copies: Copies; unit: LengthUnit;
         <>
           <div className="pair">
             <NumberField label="How many" value={copies.count} min={2} max={72} onChange={(count) => onChange({ ...copies, count })} />
+            <NumberField label="Over" suffix="°" value={spanOf(copies)} min={-360} max={360} onChange={(degrees) => onChange(withSpan(copies, degrees))} />
+          </div>
+          <div className="pair">
             <Turned turned={copies.upright !== true} onChange={(turned) => onChange(turned ? without(copies) : { ...copies, upright: true })} />
           </div>
           <div className="pair">
@@ -145,6 +148,19 @@ function Figures({ copies, unit, onChange }: { copies: Copies; unit: LengthUnit;
           }))
     }
   }
+}
+
+type Round = Extract<Copies, { kind: 'round' }>
+
+/** Degrees; all round where nothing is said. */
+function spanOf({ spanRad }: Round): number {
+  return spanRad === undefined ? 360 : Math.round((spanRad * 18_000) / Math.PI) / 100
+}
+
+/** Over a part of a turn both ends are taken; all round each is as far from the next. */
+function withSpan(copies: Round, degrees: number): Round {
+  const { spanRad: _before, ...rest } = copies
+  return Math.abs(degrees) >= 360 || degrees === 0 ? rest : { ...rest, spanRad: (degrees * Math.PI) / 180 }
 }
 
 function Turned({ turned, onChange }: { turned: boolean; onChange: (turned: boolean) => void }) {

@@ -9,9 +9,9 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { type Exercise, lessonOf, teachingOrder } from '@lemmata/core/sampler'
 import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
 import { useSampler, useSelectedExercise } from '../sampler/use-sampler.ts'
@@ -108,6 +108,14 @@ export function ClothStage() {
     [drawing, stitch, stitchMm, sampler, take],
   )
   useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
+  // What Find was asked for is taken once, and not again when one comes back by the browser's own button.
+  const [asked, setAsked] = useSearchParams()
+  const toDraw = asked.get('draw')
+  useEffect(() => {
+    if (toDraw === null) return
+    take(toDraw)
+    setAsked({}, { replace: true })
+  }, [toDraw, take, setAsked])
   const isDrawing = drawing !== null && drawing.tool !== MEASURE
   const begin = (tool: string): void => {
     take(tool)

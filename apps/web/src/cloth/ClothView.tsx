@@ -27,6 +27,7 @@ import { Pin } from './Pin.tsx'
 import { ScaleSlip, type Wish } from './ScaleSlip.tsx'
 import { Sketches, sketchesOf } from './Sketches.tsx'
 import { DrawOverlay } from './draw/DrawOverlay.tsx'
+import { neatGround } from './draw/snap.ts'
 import { useDrawGestures } from './draw/use-draw-gestures.ts'
 import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
@@ -127,7 +128,10 @@ export function ClothView(props: Props) {
     [sampler.exercises],
   )
   const marquee = useMarquee(done, mirroredMm, onSelectAll)
-  const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, view?.scale ?? 1, onDrawn)
+  const scale = view?.scale ?? 1
+  const { units } = sampler
+  const ground = useMemo(() => neatGround({ cloth, workingHoop, units }, scale), [cloth, workingHoop, units, scale])
+  const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, scale, ground, onDrawn)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
   const scene = useMemo<Scene>(

@@ -42,6 +42,7 @@ export function Find({ id, sampler, stages }: Props) {
       dispatch(exerciseSelected(what))
       if (!WITH_CARD.some((stage) => location.pathname.endsWith(`/${stage}`))) go('cloth')
     } else if (kind === 'stitch') go(`stitches?stitch=${encodeURIComponent(what)}`)
+    else if (kind === 'draw') go(`cloth?draw=${what}`)
     else if (kind === 'stage') go(what)
     else if (what === 'undo') undo()
     else if (what === 'redo') redo()

@@ -1,4 +1,5 @@
 /** What can be found in a sampler, with every name it has. */
+import { DRAW_TOOLS, MEASURE } from '@lemmata/core/draw'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { allStitches, findStitch } from '@lemmata/core/stitches'
@@ -23,7 +24,7 @@ export function matches(typed: string, words: string): boolean {
     .every((word) => there.some((one) => one.startsWith(word)))
 }
 
-/** Exercises first, then stages and commands, then every stitch. */
+/** Exercises first, then stages, commands and what can be drawn, then every stitch. */
 export function entriesOf(sampler: Sampler, stages: readonly StageState[]): readonly Entry[] {
   const exercises = teachingOrder(sampler).map((exercise, index): Entry => {
     const stitch = findStitch(exercise.stitch, sampler.stitches)?.name ?? exercise.stitch
@@ -46,6 +47,14 @@ export function entriesOf(sampler: Sampler, stages: readonly StageState[]): read
     act('undo', 'Undo'),
     act('redo', 'Redo'),
     act('shelf', 'Back to the shelf'),
+    ...[...DRAW_TOOLS, MEASURE].map(
+      (tool): Entry => ({
+        value: `draw ${tool.id}`,
+        label: tool === MEASURE ? 'Measure' : `Draw: ${tool.name.toLowerCase()}`,
+        what: 'on the cloth',
+        words: `draw ${tool.name}`,
+      }),
+    ),
     ...stitches,
   ]
 }

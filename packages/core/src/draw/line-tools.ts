@@ -1,7 +1,7 @@
 /** Lines: straight, curved, waved, round, in rays, as letters. */
 import { LETTER_STITCHES, lengthOfWords, strokesOfWords, usualLettering } from './letters.ts'
 import { angle, apart, count, ends, length, line, tenths, timesDragged, type Written } from './tool.ts'
-import { arc, arcAbout, circle, cornered, dialOf, freehand, onDial, riseThrough, smoothThrough, spiral, wave, zigzag } from './ways.ts'
+import { arc, arcAbout, circle, cornered, dialOf, freehand, onDial, oval, riseThrough, smoothThrough, spiral, wave, zigzag } from './ways.ts'
 import { hundredths } from '../guide/index.ts'
 
 export const LINE_TOOLS: readonly Written[] = [
@@ -103,6 +103,21 @@ export const LINE_TOOLS: readonly Written[] = [
     least: 1,
     read: timesDragged('across', 2, 1),
     make: ([middle], { across = 20 }) => (middle ? line(circle(middle, across / 2)) : null),
+  },
+  {
+    id: 'oval',
+    name: 'Oval',
+    kind: 'line',
+    taking: 'drag',
+    how: 'Drag from corner to corner of the box that it fills.',
+    asks: 'Corners',
+    figures: [],
+    places: 2,
+    least: 2,
+    make: (places) => {
+      const both = ends(places)
+      return both && line(oval(both[0], both[1]))
+    },
   },
   {
     id: 'dial-arc',

@@ -40,7 +40,10 @@ describe('this line again, so much beside it', () => {
         const made = lineBeside(first, left ? away : -away)
         expect(made).not.toBeNull()
         const [was, is] = [path(first), path(made)]
-        for (let share = 0.05; share < 1; share += 0.05) expect(nearestPlace(was, placeAt(is, share * is.length).at).distance).toBeCloseTo(away, 1)
+        for (let share = 0.05; share < 1; share += 0.05) {
+          // A tenth of a thread: the curve is fitted to that.
+          expect(Math.abs(nearestPlace(was, placeAt(is, share * is.length).at).distance - away)).toBeLessThan(0.08)
+        }
       }),
       { numRuns: 60 },
     )

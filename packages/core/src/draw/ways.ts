@@ -89,6 +89,15 @@ export function spiral(middle: Point, turns: number, apartMm: number, startMm = 
 }
 
 /** A circle, clockwise from its top. */
+/** An upright oval inside a box, from its top, clockwise. */
+export function oval(from: Point, to: Point): string | null {
+  const [rx, ry] = [hundredths(Math.abs(to.x - from.x) / 2), hundredths(Math.abs(to.y - from.y) / 2)]
+  if (!(rx >= 0.25 && ry >= 0.25)) return null
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }
+  const half = (y: number): string => `A ${rx} ${ry} 0 0 1 ${pair({ x: middle.x, y })}`
+  return `M ${pair({ x: middle.x, y: middle.y - ry })} ${half(middle.y + ry)} ${half(middle.y - ry)} Z`
+}
+
 export function circle(middle: Point, radiusMm: number): string | null {
   if (!(radiusMm > 0)) return null
   const r = hundredths(radiusMm)

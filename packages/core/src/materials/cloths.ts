@@ -48,6 +48,13 @@ export function findClothKind(id: string): ClothKind | null {
   return CLOTH_KINDS.find((kind) => kind.id === id) ?? null
 }
 
+const COUNTED = new Set(['linen-28', 'linen-32', 'linen-36', 'linen-40', 'evenweave', 'canvas-10', 'canvas-14', 'silk-gauze'])
+
+/** Its threads are even enough to be counted, and stitches go between them. */
+export function isCounted(kindId: string): boolean {
+  return COUNTED.has(kindId)
+}
+
 /** What the model needs of a cloth. */
 export interface Cloth {
   readonly name: string

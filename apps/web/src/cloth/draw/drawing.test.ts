@@ -1,12 +1,12 @@
 // @vitest-environment jsdom
 /** Drawing by hand and by typing: the same places and figures give the same guide, and what the pointer is near is what it is on. */
-import type { DrawnGuide } from '@lemmata/core/sampler'
+import { type DrawnGuide, usualCloth } from '@lemmata/core/sampler'
 import { act, renderHook } from '@testing-library/react'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { guideLines } from './guide-lines.ts'
 import { placesText, readPlaces } from './places-text.ts'
-import { snap } from './snap.ts'
+import { neatGround, snap } from './snap.ts'
 import { useDrawGestures } from './use-draw-gestures.ts'
 import { type Drawing, useDrawing } from './use-drawing.ts'
 
@@ -51,20 +51,34 @@ describe('places as they are typed', () => {
   })
 })
 
+const AS_IT_COMES = { middle: null, stepMm: 0 }
+
 describe('what the pointer is on', () => {
   const guides: readonly DrawnGuide[] = [{ id: 'g', name: 'Isobar', guide: { kind: 'line', path: 'M 10 10 L 60 10' } }]
   const name = (guide: DrawnGuide): string => guide.name ?? ''
 
   it('an end that is near, by its name; else where it is', () => {
-    expect(snap(at(60.8, 10.6), guides, name, 2, null, false)).toEqual({ at: at(60, 10), words: 'on the end of Isobar' })
-    expect(snap(at(66, 10), guides, name, 2, null, false)).toEqual({ at: at(66, 10), words: null })
+    expect(snap(at(60.8, 10.6), guides, name, 2, null, false, AS_IT_COMES)).toEqual({ at: at(60, 10), words: 'on the end of Isobar' })
+    expect(snap(at(66, 10), guides, name, 2, null, false, AS_IT_COMES)).toEqual({ at: at(66, 10), words: null })
+  })
+
+  it('the middle of the hoop; else the nearest neat measure, on counted cloth the nearest thread', () => {
+    const calico = neatGround({ cloth: usualCloth('calico'), workingHoop: { shape: 'round', nominalMm: 203, insideMm: 195, at: [155, 155] }, units: 'mm' }, 2.2)
+    // A pixel is 0.45 mm: half millimetres.
+    expect(calico).toEqual({ middle: at(155, 155), stepMm: 0.5 })
+    expect(snap(at(156.1, 154.2), [], name, 3, null, false, calico)).toEqual({ at: at(155, 155), words: 'in the middle of the hoop' })
+    expect(snap(at(66.31, 10.2), [], name, 3, null, false, calico).at).toEqual(at(66.5, 10))
+    const linen = neatGround({ cloth: usualCloth('linen-28'), workingHoop: undefined, units: 'mm' }, 8)
+    expect(linen.stepMm).toBeCloseTo(10 / 11, 9)
+    expect(snap(at(9.3, 0.2), [], name, 3, null, false, linen).at.x).toBeCloseTo(100 / 11, 9)
+    expect(neatGround({ cloth: usualCloth('calico'), workingHoop: undefined, units: 'in' }, 4).stepMm).toBeCloseTo(25.4 / 64, 9)
   })
 
   it('with Shift in steps of 15 degrees from the last place, as far as the hand went that way', () => {
-    const { at: there } = snap(at(120, 103), [], name, 2, at(100, 100), true)
+    const { at: there } = snap(at(120, 103), [], name, 2, at(100, 100), true, AS_IT_COMES)
     // 8.5 degrees is nearer to 15 than to 0.
     expect(Math.atan2(there.y - 100, there.x - 100)).toBeCloseTo(Math.PI / 12, 9)
-    expect(snap(at(120, 101), [], name, 2, at(100, 100), true).at.y).toBeCloseTo(100, 9)
+    expect(snap(at(120, 101), [], name, 2, at(100, 100), true, AS_IT_COMES).at.y).toBeCloseTo(100, 9)
   })
 })
 
@@ -147,6 +161,7 @@ describe('pointer and tool', () => {
         [],
         () => '',
         4,
+        AS_IT_COMES,
         (places) => done.push(places),
       )
       return { drawing, take, gestures }

@@ -2,7 +2,7 @@
 import type { Point } from '@lemmata/core/geometry'
 import type { DrawnGuide } from '@lemmata/core/sampler'
 import { useCallback, useRef, useState } from 'react'
-import { snap } from './snap.ts'
+import { type NeatGround, snap } from './snap.ts'
 import type { Drawing } from './use-drawing.ts'
 
 export interface DrawGestures {
@@ -30,6 +30,7 @@ export function useDrawGestures(
   guides: readonly DrawnGuide[],
   nameOf: (guide: DrawnGuide) => string,
   scale: number,
+  ground: NeatGround,
   onDone: (places: readonly Point[]) => void,
 ): DrawGestures {
   const [pointer, setPointer] = useState<Snapshot | null>(null)
@@ -39,9 +40,9 @@ export function useDrawGestures(
   const snapped = useCallback(
     (at: Point, keys: Keys, last: Point | null): Snapshot => {
       if (keys.altKey) return { at, words: null }
-      return snap(at, guides, nameOf, SNAP_PX / scale, last, keys.shiftKey)
+      return snap(at, guides, nameOf, SNAP_PX / scale, last, keys.shiftKey, ground)
     },
-    [guides, nameOf, scale],
+    [guides, nameOf, scale, ground],
   )
 
   const onMove = useCallback(
