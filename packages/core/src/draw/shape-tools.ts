@@ -29,7 +29,7 @@ export const SHAPE_TOOLS: readonly Written[] = [
     figures: [length('width', 'Wide', 8, 1, 120), { id: 'widest', name: 'Widest at', kind: 'share', usual: 0.45, min: 0.1, max: 0.9 }],
     places: 2,
     least: 2,
-    read: timesDragged('width', 0.34, 1),
+    suggest: timesDragged('width', 0.34, 1),
     make: (places, { width = 8, widest = 0.45 }) => {
       const both = ends(places)
       return both && leaf(both[0], both[1], width, widest)
@@ -45,7 +45,7 @@ export const SHAPE_TOOLS: readonly Written[] = [
     figures: [length('width', 'Wide', 8, 1, 120)],
     places: 2,
     least: 2,
-    read: timesDragged('width', 0.6, 1),
+    suggest: timesDragged('width', 0.6, 1),
     make: (places, { width = 8 }) => {
       const both = ends(places)
       return both && petal(both[0], both[1], width)

@@ -35,6 +35,8 @@ export interface DrawTool {
   readonly stitchMm?: (figures: Readonly<Record<string, number>>) => number
   /** None while it is not yet anything. */
   readonly make: (places: readonly Point[], figures: Readonly<Record<string, number>>, words?: string) => readonly Guide[]
+  /** Figures in proportion to the places, for as long as nothing else is said. */
+  readonly suggest?: (places: readonly Point[]) => Readonly<Record<string, number>>
   /** Figures that the places tell, where the hand has given more than the tool needs. */
   readonly read?: (places: readonly Point[]) => Readonly<Record<string, number>>
 }

@@ -64,6 +64,8 @@ export function useDrawGestures(
       const twice = before && performance.now() - before.time < TWICE_MS && Math.hypot(before.at.x - at.x, before.at.y - at.y) < TWICE_PX / scale
       if (twice && tool.places === null && drawing.finished().length > 0) return onDone(places)
       const next = [...places, snapped(at, keys, places.at(-1) ?? null).at]
+      // What is dragged from its middle stands there in its usual, or typed, size when it is only pressed.
+      if (tool.taking === 'drag' && tool.least === 1 && drawing.finished(next).length > 0) return onDone(next)
       if (tool.places !== null && next.length >= tool.places) return onDone(next)
       drawing.setPlaces(next)
     },

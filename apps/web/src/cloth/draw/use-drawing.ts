@@ -44,7 +44,12 @@ export function useDrawing(): { readonly drawing: Drawing | null; readonly take:
     if (!state) return null
     const { tool, places, hover, typed, words } = state
     const all = hover && (tool.places === null || places.length < tool.places) ? [...places, hover] : places
-    const figuresOf = (given: readonly Point[]): Readonly<Record<string, number>> => ({ ...usualFigures(tool), ...tool.read?.(given), ...typed })
+    const figuresOf = (given: readonly Point[]): Readonly<Record<string, number>> => ({
+      ...usualFigures(tool),
+      ...tool.suggest?.(given),
+      ...tool.read?.(given),
+      ...typed,
+    })
     return {
       tool,
       places,
