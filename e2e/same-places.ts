@@ -1,5 +1,6 @@
 /** Whether two drawings lie in the same places: every place of each within so much of the other. */
-import { parsePath, type Point, placeAt } from '@lemmata/core/geometry'
+import type { parsePath } from '@lemmata/core/geometry'
+import { type Point, placeAt } from '@lemmata/core/geometry'
 import { type Guide, readGuide, transformGuide } from '@lemmata/core/guide'
 import { type DrawnGuide, type GuideDrawing, matricesFor } from '@lemmata/core/sampler'
 
