@@ -1,10 +1,9 @@
 /** A slip on the table beside the back of the cloth: what is carried, what is begun anew, lesson by lesson. */
-import type { LessonBehind } from '@lemmata/core/behind'
+import { behindInWords, type LessonBehind } from '@lemmata/core/behind'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { isNarrow } from '../spine/use-folded.ts'
-import { behindInWords } from './behind-words.ts'
 
 export function BehindSlip({ sampler, lessons }: { readonly sampler: Sampler; readonly lessons: readonly LessonBehind[] }) {
   // On a small screen the cloth is seen first.

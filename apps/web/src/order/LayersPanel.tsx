@@ -1,7 +1,8 @@
 /** What lies over what on the cloth: each piece in layers, drawn lifted apart, with the reason for every layer. */
 import type { LayerLink, Stack } from '@lemmata/core/order'
-import { andList, stackLayers } from '@lemmata/core/order'
+import { stackLayers } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
+import { listInWords } from '@lemmata/core/units'
 import { Button } from 'antd'
 import { useMemo } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
@@ -36,7 +37,7 @@ function OneStack({ stack, sampler, course, letters }: Props & { readonly stack:
   const named = (id: string): string => `${letters.get(id) ?? ''} ${names.get(id) ?? id}`.trim()
   const lesson = (id: string): number => course.plan.lessons.findIndex((ids) => ids.includes(id)) + 1
   const layers = useMemo(() => stack.layers.map((ids) => done.filter((one) => ids.includes(one.exercise.id))), [stack, done])
-  const inWords = stack.layers.map((ids) => andList(ids.map(named))).join('; over it ')
+  const inWords = stack.layers.map((ids) => listInWords(ids.map(named))).join('; over it ')
   return (
     <div className="layer-stack">
       <LayersPicture

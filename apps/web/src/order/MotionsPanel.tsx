@@ -1,12 +1,13 @@
 /** Where each motion is first met and when it comes back; where the ramp is too steep; marks that fade. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { andList, motionWord } from '@lemmata/core/order'
+import { motionWord } from '@lemmata/core/order'
 import { newExercise } from '@lemmata/core/layout'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import { fadeMarks, FADING, findGaps, type Gap, type GapFilling } from '@lemmata/core/plan'
 import { layExercises, type MarkStyle, type Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
+import { listInWords } from '@lemmata/core/units'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
@@ -94,7 +95,7 @@ function GapLine({ gap, sampler, course }: { gap: Gap; sampler: Sampler; course:
       <li className="problem">
         <KnotGlyph />
         <span>
-          {andList(gap.ids.map((id) => names.get(id) ?? id))} follow one another and are all of one kind ({gap.family}). Put something of another texture
+          {listInWords(gap.ids.map((id) => names.get(id) ?? id))} follow one another and are all of one kind ({gap.family}). Put something of another texture
           between.
         </span>
       </li>

@@ -4,7 +4,7 @@ import { brokenRules } from './broken.ts'
 import { BREATHER, type CoursePlan, motionsToReturn } from './cost.ts'
 import type { CourseItem } from './course.ts'
 import { describePlan } from './describe.ts'
-import { andList } from './rule-words.ts'
+import { listInWords } from '../units/index.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface PlanTally {
@@ -74,5 +74,5 @@ export function compareInWords(mine: PlanTally, other: PlanTally): string {
 
 /** Commas alone between two, as the short form of a comparison has it. */
 function andComma(words: readonly string[]): string {
-  return words.length === 2 ? words.join(', ') : andList(words)
+  return words.length === 2 ? words.join(', ') : listInWords(words)
 }

@@ -5,7 +5,7 @@ import type { CourseItem } from './course.ts'
 import { type CostTerms, costOf, type CoursePlan, type Ramp, rampOf, RETURN_FROM, RETURN_TO } from './cost.ts'
 import { motionWord } from './motion-words.ts'
 import { restsOn, restsOnBase } from './rests-on.ts'
-import { andList } from './rule-words.ts'
+import { listInWords } from '../units/index.ts'
 import type { CourseSettings } from './wishes.ts'
 
 export interface PlannedStep {
@@ -90,15 +90,15 @@ interface Explained extends Pick<PlannedStep, 'place' | 'difficulty' | 'rise' | 
 
 function explain({ place, difficulty, rise, needs, newMotions, comesBack }: Explained): string {
   const parts: string[] = []
-  if (needs.length > 0) parts.push(`rests on ${andList(needs)}`)
+  if (needs.length > 0) parts.push(`rests on ${listInWords(needs)}`)
   parts.push(newMotions.length === 0 ? 'brings nothing new' : `brings ${newThings(newMotions)}`)
   const back = comesBack.filter(({ lessons }) => lessons >= RETURN_FROM && lessons <= RETURN_TO)
-  if (back.length > 0) parts.push(`comes back to ${andList(back.map(({ motion }) => motionWord(motion)))}`)
+  if (back.length > 0) parts.push(`comes back to ${listInWords(back.map(({ motion }) => motionWord(motion)))}`)
   parts.push(place === 0 ? `difficulty ${Math.round(difficulty)}` : `step ${rise >= 0 ? '+' : '\u2212'}${Math.abs(Math.round(rise))}`)
   return `${ORDINALS[place] ?? `Number ${place + 1}`}: ${parts.join('; ')}.`
 }
 
 function newThings(motions: readonly Motion[]): string {
-  const words = andList(motions.map(motionWord))
+  const words = listInWords(motions.map(motionWord))
   return motions.length === 1 ? `one new motion, ${words}` : `${countWord(motions.length)} new motions, ${words}`
 }

@@ -1,4 +1,5 @@
 /** Rules and pins as sentences. */
+import { listInWords } from '../units/index.ts'
 import { capitalised } from '../units/index.ts'
 import type { CourseItem } from './course.ts'
 import { motionWord } from './motion-words.ts'
@@ -17,7 +18,7 @@ export function ruleInWords(rule: Rule, name: NameOf): string {
     case 'before':
       return beforeInWords(rule, name)
     case 'together':
-      return `you pinned ${andList(rule.ids.map(name))} into one lesson`
+      return `you pinned ${listInWords(rule.ids.map(name))} into one lesson`
     case 'lesson':
       return `you pinned ${name(rule.id)} to lesson ${rule.lesson + 1}`
   }
@@ -27,7 +28,7 @@ export function beforeInWords({ first, or, then, because }: Before, name: NameOf
   const teachers = orList([first, ...or].map(name))
   switch (because.why) {
     case 'motions':
-      return `${name(then)} needs ${andList(because.motions.map(motionWord))}, which ${teachers} teaches more easily`
+      return `${name(then)} needs ${listInWords(because.motions.map(motionWord))}, which ${teachers} teaches more easily`
     case 'base':
       return `${name(then)} is built on the stitch of ${teachers}`
     case 'detached':
@@ -48,10 +49,6 @@ export function beforeInWords({ first, or, then, because }: Before, name: NameOf
         'outline-first': `${name(first)} outlines ${name(then)}, and your way is to outline first`,
       }[because.reason]
   }
-}
-
-export function andList(words: readonly string[]): string {
-  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) as string}`
 }
 
 export function orList(words: readonly string[]): string {

@@ -6,7 +6,8 @@ import type { Difficulty } from '../measure/index.ts'
 import { MAIN_ROLE } from '../notation/index.ts'
 import type { Exercise, LaidExercise, MarkStyle, Operation } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
-import { motionWord, andList } from '../order/index.ts'
+import { motionWord } from '../order/index.ts'
+import { listInWords } from '../units/index.ts'
 
 const SETTING_WORDS: Readonly<Record<string, string>> = {
   memory: 'the sequence',
@@ -45,7 +46,7 @@ export function comparisonInWords(one: Difficulty, other: Difficulty, otherName:
   const differences = partDifferences(one, other).filter((part) => Math.abs(part.points) >= WORTH_SAYING)
   const by = one.score - other.score
   const named = (parts: readonly PartDifference[]): string =>
-    andList(parts.slice(0, 3).map((part) => `${partWord(part.id)} (${Math.round(Math.abs(part.points))})`))
+    listInWords(parts.slice(0, 3).map((part) => `${partWord(part.id)} (${Math.round(Math.abs(part.points))})`))
   const more = differences.filter((part) => part.points > 0)
   const less = differences.filter((part) => part.points < 0)
   if (more.length === 0 && less.length === 0) return `As hard as ${otherName}, in the same things.`

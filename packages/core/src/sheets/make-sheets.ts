@@ -12,10 +12,9 @@ import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
 import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
-import { GENERAL_CAUTIONS } from './cautions.ts'
+import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
 import { countInWords, roleWord, sizeInWords } from './said.ts'
-import { markingInWords } from './marking-in-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
@@ -45,6 +44,7 @@ export function makeSheets(order: SheetOrder): Drawing[] {
   const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
   const pattern = patternTiles(order, area, key)
   writeKey(flow, order, key)
+  writeBehind(flow, order.sampler, order.exercises, key, order.hand)
   for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
   writeCautions(flow, order.sampler)
   const { widthMm, heightMm } = PAGE_SIZES[order.page]
@@ -333,10 +333,4 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   for (const slip of document.slips ?? []) flow.text(`${slip.see}: ${slip.mend}`, { indentMm: 4, marker: '·' })
   for (const text of document.cautions ?? []) flow.text(`Take care: ${text}`, { indentMm: 4, marker: '!' })
   flow.space(6)
-}
-
-function writeCautions(flow: Flow, sampler: Sampler): void {
-  if (flow.room < 30) flow.turn()
-  flow.text('Before you begin', { sizeMm: 4.4, face: 'heading' })
-  for (const text of [...markingInWords(sampler), ...GENERAL_CAUTIONS]) flow.text(text, { sizeMm: 3.2, indentMm: 4, marker: '!' })
 }

@@ -87,3 +87,36 @@ describe('the pattern of what is ironed on', () => {
     expect(printed(flag('tacking')).line).toEqual(plain.line)
   })
 })
+
+describe('behind, on the sheet', () => {
+  const drops: Sampler = {
+    ...sampler,
+    cloth: { ...sampler.cloth, kind: 'calico' },
+    drawing: {
+      groups: [],
+      guides: [
+        { id: 'g1', guide: { kind: 'line', path: 'M 100 60 L 120 60' } },
+        { id: 'g2', guide: { kind: 'line', path: 'M 200 60 L 220 60' } },
+        { id: 'g3', guide: { kind: 'line', path: 'M 121 60 L 140 60' } },
+      ],
+    },
+    exercises: [{ id: 'e1', name: 'Drizzle', stitch: 'back-stitch', on: [{ guide: 'g1' }, { guide: 'g2' }, { guide: 'g3' }], marks: 'guide-only' }],
+  }
+  const said = (hand: 'right' | 'left', of = drops) =>
+    makeSheets({ sampler: of, exercises: workSampler(of).done, title: 'All', page: 'a4', hand, measure: words })
+      .flatMap((page) => page.layers.flatMap((layer) => layer.items))
+      .flatMap((item) => (item.kind === 'words' ? [item.text] : []))
+      .join(' ')
+
+  it('tells which piece follows which, where thread is finished off, and the left hand the same ways backwards', () => {
+    expect(said('right')).toContain('Behind Rainwater: carried once, 5.9 mm at most (8 mm do not show); finished off and begun anew once')
+    expect(said('right')).toMatch(/Of A work the pieces in the order (1, 3 and 2|2, 3 and 1)/)
+    const [right, left] = [said('right'), said('left')].map((text) => /in the order (\d), (\d) and (\d)/.exec(text)?.slice(1, 4))
+    expect(left).toEqual([...(right ?? [])].reverse())
+  })
+
+  it('of one piece in one go nothing is said', () => {
+    const one: Sampler = { ...drops, exercises: [{ id: 'e1', name: 'Drizzle', stitch: 'back-stitch', on: [{ guide: 'g1' }] }] }
+    expect(said('right', one)).not.toContain('Behind ')
+  })
+})

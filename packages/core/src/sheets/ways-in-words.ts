@@ -1,5 +1,6 @@
 /** The teacher's ways of working as the learner reads them on the sheet. */
 import type { WorkedExercise } from '../exercise/index.ts'
+import { listInWords } from '../units/index.ts'
 import type { FreeSetting, WaysOfWorking } from '../sampler/index.ts'
 
 const START: Readonly<Record<WaysOfWorking['threadStart'], string>> = {
@@ -34,5 +35,5 @@ const FREE: Readonly<Record<FreeSetting, string>> = {
 export function freeInWords(free: readonly FreeSetting[]): string | null {
   if (free.length === 0) return null
   const words = free.map((one) => FREE[one])
-  return `Yours to choose: ${words.length === 1 ? words[0] : `${words.slice(0, -1).join(', ')} and ${words.at(-1) as string}`}. Everything else is as written.`
+  return `Yours to choose: ${listInWords(words)}. Everything else is as written.`
 }

@@ -2,4 +2,4 @@
 export { formatLength, MM_PER_INCH, parseLength } from './length.ts'
 export type { LengthUnit } from './length.ts'
 export { formatMinutes, formatThread } from './duration.ts'
-export { capitalised, countWord, counted } from './words.ts'
+export { capitalised, countWord, counted, listInWords } from './words.ts'

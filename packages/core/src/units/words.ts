@@ -5,6 +5,11 @@ export function counted(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`
 }
 
+/** "rain", "rain and fog", "rain, fog and hail". */
+export function listInWords(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) as string}`
+}
+
 export function capitalised(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }

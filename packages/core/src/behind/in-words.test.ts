@@ -1,7 +1,7 @@
 /** What goes on behind, as it is said. */
-import type { ThreadBehind } from '@lemmata/core/behind'
+import type { ThreadBehind } from './plan.ts'
 import { expect, it } from 'vitest'
-import { behindInWords } from './behind-words.ts'
+import { behindInWords, pieceOrderInWords } from './in-words.ts'
 
 const thread: ThreadBehind = {
   thread: { id: 't', kind: 'stranded-cotton', colour: { name: 'Rainwater', hex: '#2F6496' } },
@@ -28,4 +28,15 @@ it('says how often and how far, against what the cloth hides', () => {
   expect(behindInWords({ ...thread, longHops: [{ ...ids, from: at, to: at, mm: 12 }], needlefuls: [{ ...ids, at, why: 'corner' }] }, 'mm')).toBe(
     'Rainwater: 1 way within the stitch too long: weave it through what lies behind, or cut; a new needleful once.',
   )
+})
+
+it('says in which order pieces are worked where that is not the order of their numbers; the left hand goes the same ways backwards', () => {
+  const run = (number: number, turned = false) => ({ exercise: 'e', piece: `g/${number - 1}`, turned, from: at, to: at })
+  const pieces = ['g/0', 'g/1', 'g/2']
+  const said = (runs: ThreadBehind['runs'], hand: 'right' | 'left' = 'right') => pieceOrderInWords({ ...thread, runs }, 'e', pieces, hand)
+  expect(said([run(1), run(2), run(3)])).toBeNull()
+  expect(said([run(2), run(1), run(3, true)])).toBe('2, 1 and 3; 3 from its other end')
+  expect(said([run(1), run(2, true), run(3, true)], 'left')).toBe('3, 2 and 1; 3 and 2 from their other end')
+  expect(said([run(1)])).toBeNull()
+  expect(said([{ ...run(2), exercise: 'another' }, run(2), run(1)])).toBe('2 and 1')
 })

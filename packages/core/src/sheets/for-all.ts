@@ -1,0 +1,22 @@
+/** What is said once on a sheet, of all its exercises together: the back, and before one begins. */
+import type { WorkedExercise } from '../exercise/index.ts'
+import type { Sampler } from '../sampler/index.ts'
+import type { Hand } from '../steps/index.ts'
+import { behindOnSheet } from './behind-on-sheet.ts'
+import { GENERAL_CAUTIONS } from './cautions.ts'
+import { type Flow, WALNUT } from './flow.ts'
+import { markingInWords } from './marking-in-words.ts'
+
+export function writeBehind(flow: Flow, sampler: Sampler, done: readonly WorkedExercise[], letters: ReadonlyMap<string, string>, hand: Hand): void {
+  const lines = behindOnSheet(sampler, done, letters, hand)
+  if (lines.length === 0) return
+  flow.space(2)
+  flow.text('Behind', { sizeMm: 4.4, face: 'heading' })
+  for (const line of lines) flow.text(line, { sizeMm: 3.2, colour: WALNUT })
+}
+
+export function writeCautions(flow: Flow, sampler: Sampler): void {
+  if (flow.room < 30) flow.turn()
+  flow.text('Before you begin', { sizeMm: 4.4, face: 'heading' })
+  for (const text of [...markingInWords(sampler), ...GENERAL_CAUTIONS]) flow.text(text, { sizeMm: 3.2, indentMm: 4, marker: '!' })
+}
