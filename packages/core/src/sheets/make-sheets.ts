@@ -12,6 +12,7 @@ import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
 import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
+import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
 import { countInWords, roleWord, sizeInWords } from './said.ts'
@@ -42,9 +43,10 @@ export function makeSheets(order: SheetOrder): Drawing[] {
   const area = contentArea(order.page)
   const flow = new Flow(area, order.measure)
   const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
-  const pattern = patternTiles(order, area, key)
+  const behind = behindOnSheet(order.sampler, order.exercises, key, order.hand)
+  const pattern = patternTiles(order, area, key, behind.numbered)
   writeKey(flow, order, key)
-  writeBehind(flow, order.sampler, order.exercises, key, order.hand)
+  writeBehind(flow, behind)
   for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
   writeCautions(flow, order.sampler)
   const { widthMm, heightMm } = PAGE_SIZES[order.page]
@@ -81,7 +83,7 @@ const isMirrored = ({ brief }: Sampler): boolean => findMarkMethod(brief.marking
 const PATTERN_MARGIN_MM = 9
 
 /** The marks at 1:1, on as many pages as they need, with register crosses where they meet. */
-function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, string>): Layer[][] {
+function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, string>, numbered: ReadonlySet<string>): Layer[][] {
   const boxes = order.exercises.map(boxOfExercise).filter((box) => box !== null)
   if (boxes.length === 0) return []
   const left = Math.min(...boxes.map((box) => box.left)) - PATTERN_MARGIN_MM
@@ -95,6 +97,7 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
     return [
       ...done.pieces.flatMap((piece, index) => (piece.layer === 'frame' ? [] : drawMarkItems(marks[index] ?? [], PRINTED_MARKS))),
       letter(done, marks[0] ?? [], order.hand, key.get(done.exercise.id) ?? ''),
+      ...(numbered.has(done.exercise.id) ? marks.flatMap((one, index) => pieceNumber(one, index + 1)) : []),
     ]
   })
   // What is ironed on comes out the other way round; the box lies evenly about its middle, so the pages are the same.
@@ -246,6 +249,14 @@ function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string
     }
   }
   flow.space(5)
+}
+
+/** The piece's number, beside its start; nothing where it is not marked. */
+function pieceNumber(marks: readonly Mark[], number: number): DrawingItem[] {
+  const start = marks.find((mark) => mark.kind === 'start')
+  return start
+    ? [words(String(number), { x: start.at.x + start.towards.y * 2.6, y: start.at.y - start.towards.x * 2.6 + 0.9 }, 2.6, 'text', WALNUT, 'middle')]
+    : []
 }
 
 /** The exercise in a few sentences: stitches, threads, needles, time. */

@@ -113,6 +113,10 @@ describe('behind, on the sheet', () => {
     expect(said('right')).toMatch(/Of A work the pieces in the order (1, 3 and 2|2, 3 and 1)/)
     const [right, left] = [said('right'), said('left')].map((text) => /in the order (\d), (\d) and (\d)/.exec(text)?.slice(1, 4))
     expect(left).toEqual([...(right ?? [])].reverse())
+    // Each number stands on the pattern too.
+    const [page] = makeSheets({ sampler: drops, exercises: workSampler(drops).done, title: 'All', page: 'a4', hand: 'right', measure: words })
+    const onPattern = page?.layers.find((layer) => layer.name === 'marks')?.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) ?? []
+    expect(onPattern).toEqual(['A', '1', '2', '3'])
   })
 
   it('of one piece in one go nothing is said', () => {
