@@ -144,7 +144,7 @@ test('shelf: copy, rename, delete with undo, export and import', async ({ page }
   await page.getByRole('link', { name: 'Lemmata, to the shelf' }).click()
   const more = async (name: string, entry: string): Promise<void> => {
     await page.getByRole('button', { name: `More of ${name}`, exact: true }).click()
-    await page.getByRole('menuitem', { name: entry }).click()
+    await page.getByRole('menuitem', { name: entry, exact: true }).click()
   }
   await more('Shelf test', 'Copy')
   await expect(page.getByRole('heading', { name: 'Copy of Shelf test' })).toBeVisible()
