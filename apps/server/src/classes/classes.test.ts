@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { bandSampler } from '@lemmata/contract/testing'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
+import { makeServer, makeTeacher, post, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
 let ada: TestTeacher
@@ -17,11 +17,6 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const post = (teacher: TestTeacher, path: string, body: unknown) =>
-  teacher.agent
-    .post(`/api${path}`)
-    .set('x-csrf-token', teacher.csrf)
-    .send(body as object)
 const tove = { id: 'p1', name: 'Tove', hand: 'left', choices: {} }
 const sent = (operation: object) => ({ id: randomUUID(), operation })
 async function makeClass(): Promise<string> {

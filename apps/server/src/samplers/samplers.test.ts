@@ -7,7 +7,7 @@ import fc from 'fast-check'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { SamplerRow } from '../database/index.ts'
-import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
+import { makeServer, makeTeacher, post, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
 let ada: TestTeacher
@@ -19,11 +19,6 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const post = (teacher: TestTeacher, path: string, body: unknown) =>
-  teacher.agent
-    .post(`/api${path}`)
-    .set('x-csrf-token', teacher.csrf)
-    .send(body as object)
 const rename = (name: string, id: string = randomUUID()) => ({ id, operation: { kind: 'rename', name } })
 async function makeSampler(teacher: TestTeacher, body: unknown = { name: 'Weather' }): Promise<{ id: string; revision: number }> {
   const made = await post(teacher, '/samplers', body)

@@ -53,3 +53,10 @@ export async function makeTeacher(server: TestServer): Promise<TestTeacher> {
   if (answer.status !== 201) throw new Error(JSON.stringify(answer.body))
   return { agent, csrf: answer.body.csrf as string }
 }
+
+/** As the page sends: with the token of her session. */
+export const post = (teacher: TestTeacher, path: string, body: unknown) =>
+  teacher.agent
+    .post(`/api${path}`)
+    .set('x-csrf-token', teacher.csrf)
+    .send(body as object)

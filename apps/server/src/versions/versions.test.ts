@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import type { Sampler } from '@lemmata/core/sampler'
 import { bandSampler } from '@lemmata/contract/testing'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
+import { makeServer, makeTeacher, post, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
 let ada: TestTeacher
@@ -15,11 +15,6 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const post = (teacher: TestTeacher, path: string, body: unknown) =>
-  teacher.agent
-    .post(`/api${path}`)
-    .set('x-csrf-token', teacher.csrf)
-    .send(body as object)
 const drop = (teacher: TestTeacher, path: string) => teacher.agent.delete(`/api${path}`).set('x-csrf-token', teacher.csrf)
 const document = bandSampler('2026-12-03')
 const made = async (): Promise<string> => ((await post(ada, '/samplers', { document })).body as { id: string }).id

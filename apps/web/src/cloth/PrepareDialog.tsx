@@ -1,5 +1,5 @@
 /** The cloth before the first stitch: the piece, the class's pieces on a width of cloth, what is done when, and the hoop. */
-import { cuttingPlan, type CutPlan, hoopingChecks, mostShrinkage, pieceToCut, preparationOf } from '@lemmata/core/cutting'
+import { cutForClass, type CutPlan, hoopingChecks, preparationOf } from '@lemmata/core/cutting'
 import { clothCare } from '@lemmata/core/materials'
 import type { Cutting, Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
@@ -15,7 +15,6 @@ interface Props {
   readonly onClose: () => void
 }
 
-const USUAL_BOLT_MM = 1400
 const WASHED: readonly { readonly value: NonNullable<Cutting['washed']>; readonly label: string }[] = [
   { value: 'before-cutting', label: 'Before it is cut' },
   { value: 'after-cutting', label: 'Piece by piece, after cutting' },
@@ -25,21 +24,9 @@ const PARTS = { drawn: 'the cloth as it is drawn', edges: 'for edges that fray',
 
 export function PrepareDialog({ sampler, onClose }: Props) {
   const { brief, cloth, units } = sampler
-  const cutting = brief.cutting ?? {}
   const care = clothCare(cloth.kind)
-  const piece = pieceToCut(sampler)
-  const boltMm = cutting.boltMm ?? USUAL_BOLT_MM
-  const washed = cutting.washed ?? 'before-cutting'
-  const count = brief.learners + 1
-  const plan = cuttingPlan({
-    widthMm: piece.widthMm,
-    heightMm: piece.heightMm,
-    count,
-    boltMm,
-    shrinkage: washed === 'before-cutting' ? mostShrinkage(cloth.kind) : 0,
-    mayTurn: !care.hasGrain,
-  })
-  const change = (set: Cutting): void => edit({ kind: 'change-brief', set: { cutting: { ...cutting, ...set } } })
+  const { piece, count, boltMm, washed, shrinkage, plan } = cutForClass(sampler)
+  const change = (set: Cutting): void => edit({ kind: 'change-brief', set: { cutting: { ...brief.cutting, ...set } } })
   const length = (mm: number): string => formatLength(mm, units, units === 'mm' ? 0 : 1)
   return (
     <Modal open title="Preparing the cloth" footer={null} onCancel={onClose} width={760}>
@@ -50,7 +37,7 @@ export function PrepareDialog({ sampler, onClose }: Props) {
           </h3>
           <p className="why">
             {brief.learners === 0 ? 'Your own.' : `${counted(brief.learners, 'learner', 'learners')} and your own.`}{' '}
-            {piece.parts.map((part) => `${length(part.widthMm)} ${PARTS[part.what]}`).join(', ')}; to the next 5 mm.
+            {piece.parts.map((part) => `${length(part.widthMm)} ${PARTS[part.what]}`).join(', ')}, rounded up.
           </p>
           {piece.problems.map((problem) => (
             <p key={problem.code} className="marking-caution">
@@ -69,13 +56,7 @@ export function PrepareDialog({ sampler, onClose }: Props) {
             />
             <Field label="It is washed">
               {(id) => (
-                <Select
-                  id={id}
-                  value={care.shrinkPercent === null ? 'not' : washed}
-                  disabled={care.shrinkPercent === null}
-                  onChange={(next) => change({ washed: next })}
-                  options={[...WASHED]}
-                />
+                <Select id={id} value={washed} disabled={care.shrinkPercent === null} onChange={(next) => change({ washed: next })} options={[...WASHED]} />
               )}
             </Field>
           </div>
@@ -84,7 +65,7 @@ export function PrepareDialog({ sampler, onClose }: Props) {
               <p>
                 Buy <strong>{units === 'mm' ? `${(plan.value.toBuyMm / 1000).toFixed(1)} m` : length(plan.value.toBuyMm)}</strong>:{' '}
                 {counted(plan.value.rows, 'row', 'rows')} of {plan.value.columns} across {length(plan.value.usableMm)} that can be used
-                {washed === 'before-cutting' && care.shrinkPercent ? `, after shrinking by up to ${care.shrinkPercent[1]} %` : ''}.
+                {shrinkage > 0 ? `, after shrinking by up to ${Math.round(shrinkage * 100)} %` : ''}.
                 {plan.value.spare > 0 ? ` ${counted(plan.value.spare, 'piece', 'pieces')} can be cut to spare.` : ''}
               </p>
               <PlanPicture plan={plan.value} label={`${count} pieces in ${plan.value.rows} rows of ${plan.value.columns}`} />

@@ -3,7 +3,7 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { HOOP_SIZES } from '@lemmata/core/materials'
-import { type AnotherSize, type RefitChange, type Refitted, takeTo, whatChanges } from '@lemmata/core/refit'
+import { type AnotherSize, type RefitChange, type Refitted, stitchesOf, takeTo, whatChanges } from '@lemmata/core/refit'
 import { applyOperation, layExercises, type Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
 import { problemInWords } from '@lemmata/contract'
@@ -139,10 +139,7 @@ function useChanges(sampler: Sampler, taken: Result<Refitted>, results: Props['r
 function WhatChanges({ changes, sampler }: { changes: readonly RefitChange[] | null; sampler: Sampler }) {
   if (!changes) return <p role="status">Working it at that size …</p>
   const told = changes.filter((one) => one.problems.length > 0)
-  const [before, after] = [changes, changes].map((all, at) => all.reduce((sum, one) => sum + ((at === 0 ? one.before : one.after)?.stitches ?? 0), 0)) as [
-    number,
-    number,
-  ]
+  const { before, after } = stitchesOf(changes)
   return (
     <>
       <p role="status">

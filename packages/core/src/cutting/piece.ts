@@ -1,6 +1,6 @@
 /** How large each learner's piece of cloth is cut, and why. mm */
 import { caution, mm, type Problem } from '../base/index.ts'
-import { clothCare } from '../materials/index.ts'
+import { BEYOND_HOOP_MM, clothCare } from '../materials/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 
 export interface PieceToCut {
@@ -18,8 +18,6 @@ export interface PiecePart {
   readonly heightMm: number
 }
 
-/** Beyond a hoop on each side: enough to tie, to pull tight and later to lace (common trade knowledge). */
-export const BEYOND_HOOP_MM = 50
 /** Of each measure, where cut edges fray: overcast, and lost. */
 const FRAYED_MM = 10
 /** So much less than the rule is no reason to say anything. */

@@ -7,7 +7,7 @@ import { type Box, carryPoint, inTurn, type Matrix, moveBy, type Point, scaleAbo
 import type { WorkedExercise } from '../exercise/index.ts'
 import { refitGuide } from '../guide/index.ts'
 import { boxOfHeld } from '../layout/index.ts'
-import { clearRadius, HOOP_SIZES } from '../materials/index.ts'
+import { BEYOND_HOOP_MM, clearRadius, hoopOf } from '../materials/index.ts'
 import { boxOfGuides, type Copies, type DisplayHoop, type DrawnGuide, type Hoop, type Operation, type Sampler, transformCopies } from '../sampler/index.ts'
 import { ownFactor } from './own-factor.ts'
 
@@ -26,8 +26,6 @@ const LEAST_FACTOR = 0.1
 const MOST_FACTOR = 10
 /** Between a card's edge and the design, on each side. */
 const CARD_MARGIN_MM = 10
-/** Cloth beyond hoop or card on each side, where there is none to go by: to hold, and to lace over board. */
-const BEYOND_MM = 50
 const MOST_CLOTH_MM = 2000
 
 /** `done`: what is worked already; lines with corners are fitted by their stitches where it is known. */
@@ -47,7 +45,7 @@ export function takeTo(sampler: Sampler, size: AnotherSize, done: readonly Worke
   if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return failure(error('refit.too-far', [], { least: LEAST_FACTOR, most: MOST_FACTOR }))
   // What lies round the hoop, or round the design, stays as wide as it was.
   const beyond = (of: number, extent: number): number =>
-    workingHoop ? Math.max(20, (of - workingHoop.nominalMm) / 2) : Math.max(20, Math.min(BEYOND_MM, (of - extent) / 2))
+    workingHoop ? Math.max(20, (of - workingHoop.nominalMm) / 2) : Math.max(20, Math.min(BEYOND_HOOP_MM, (of - extent) / 2))
   const [across, down] = hoop ? [hoop.nominalMm, hoop.nominalMm] : size.kind === 'card' ? [size.widthMm, size.heightMm] : [0, 0]
   const widthMm = whole(across + 2 * beyond(cloth.widthMm, drawn.right - drawn.left))
   const heightMm = whole(down + 2 * beyond(cloth.heightMm, drawn.bottom - drawn.top))
@@ -91,11 +89,6 @@ function ownMatrices(sampler: Sampler, done: readonly WorkedExercise[], matrix: 
     for (const id of guides) own.set(id, inTurn(matrix, scaleAbout(middle, factor)))
   }
   return own
-}
-
-function hoopOf(nominalMm: number): Pick<Hoop, 'nominalMm' | 'insideMm'> {
-  const known = HOOP_SIZES.find((one) => Math.abs(one.nominalMm - nominalMm) < 1)
-  return known ? { nominalMm: known.nominalMm, insideMm: known.insideMm } : { nominalMm, insideMm: nominalMm - 8 }
 }
 
 function farthest(box: Box, { x, y }: Point): number {

@@ -30,6 +30,17 @@ export function whatChanges(sampler: Pick<Sampler, 'exercises'>, before: Worked,
   })
 }
 
+/** Stitches of all of them, before and after. */
+export function stitchesOf(changes: readonly RefitChange[]): Counts {
+  const all = (which: 'before' | 'after'): number => changes.reduce((sum, one) => sum + (one[which]?.stitches ?? 0), 0)
+  return { before: all('before'), after: all('after') }
+}
+
+export interface Counts {
+  readonly before: number
+  readonly after: number
+}
+
 function counted(result: Result<WorkedExercise> | undefined): Counted | null {
   if (!result?.ok) return null
   const { stitches, pieces } = result.value
