@@ -1,9 +1,10 @@
-/** What concerns the cloth as a whole: with what it is marked, how it is prepared, another size. */
+/** What concerns the cloth as a whole: with what it is marked, how it is prepared, how all lies on it, another size. */
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Dropdown } from 'antd'
 import { useState } from 'react'
+import { LayoutDialog } from './LayoutDialog.tsx'
 import { MarkingDialog } from './MarkingDialog.tsx'
 import { PrepareDialog } from './PrepareDialog.tsx'
 import { SizeDialog } from './SizeDialog.tsx'
@@ -14,7 +15,7 @@ interface Props {
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
 }
 
-type Shown = 'marking' | 'prepare' | 'size'
+type Shown = 'marking' | 'prepare' | 'size' | 'layout'
 
 export function ClothMenu({ sampler, done, results }: Props) {
   const [shown, setShown] = useState<Shown | null>(null)
@@ -28,6 +29,7 @@ export function ClothMenu({ sampler, done, results }: Props) {
           items: [
             item('prepare', 'Prepare and cut it …'),
             item('marking', 'Mark it: with what …'),
+            item('layout', 'Arrange all …', sampler.exercises.length < 2),
             item('size', 'Take it to another size …', sampler.drawing.guides.length === 0),
           ],
         }}
@@ -36,6 +38,7 @@ export function ClothMenu({ sampler, done, results }: Props) {
       </Dropdown>
       {shown === 'marking' && <MarkingDialog sampler={sampler} done={done} onClose={close} />}
       {shown === 'prepare' && <PrepareDialog sampler={sampler} onClose={close} />}
+      {shown === 'layout' && <LayoutDialog sampler={sampler} done={done} onClose={close} />}
       {shown === 'size' && <SizeDialog sampler={sampler} done={done} results={results} onClose={close} />}
     </>
   )

@@ -94,8 +94,8 @@ export function ClothStage() {
     around,
   )
   const finish = useCallback(
-    (places?: readonly Point[]): void => {
-      const guides = drawing?.finished(places) ?? NOTHING
+    (places?: readonly Point[], byHand?: boolean): void => {
+      const guides = drawing?.finished(places, byHand) ?? NOTHING
       if (!drawing || guides.length === 0) return
       // What was measured stays to be read.
       if (drawing.tool === MEASURE) return drawing.setPlaces(places ?? drawing.places)

@@ -67,7 +67,7 @@ interface Props {
   readonly drawing: Drawing | null
   /** What is being drawn, as it would be worked. */
   readonly preview: WorkedExercise | null
-  readonly onDrawn: (places: readonly Point[]) => void
+  readonly onDrawn: (places: readonly Point[], byHand?: boolean) => void
 }
 
 /** A drag that goes no further chooses what lies there. */

@@ -60,6 +60,9 @@ export function Find({ id, sampler, stages }: Props) {
         title="Find"
         width={560}
         style={{ top: 64 }}
+        // At once: what is typed right after the keys must find the field, also when it was closed a moment ago.
+        transitionName=""
+        maskTransitionName=""
         onCancel={() => setOpen(false)}
         afterOpenChange={(shown) => shown && field.current?.focus()}
         destroyOnHidden

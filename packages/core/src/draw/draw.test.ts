@@ -7,6 +7,7 @@ import { LIBRARY } from '../stitches/index.ts'
 import {
   arc,
   arcAbout,
+  arcsThrough,
   circle,
   cornered,
   dialOf,
@@ -25,6 +26,7 @@ import {
   usualFigures,
   usualLettering,
   wave,
+  waveAbout,
   zigzag,
 } from './index.ts'
 
@@ -62,6 +64,36 @@ describe('ways', () => {
       }),
       { numRuns: 200 },
     )
+  })
+
+  it('arcs one after another: half circles over 10 and 20 are 47.12 long, and closed by a foot of 30', () => {
+    // pi * 5 + pi * 10 = 47.12; both rise to the left of the way, which is up.
+    const places = [at(0, 0), at(5, -5), at(10, 0), at(20, -10), at(30, 0)]
+    const open = path(arcsThrough(places))
+    expect(open.length).toBeCloseTo(47.12, 1)
+    expect(Math.min(...open.points.map((one) => one.y))).toBeCloseTo(-10, 2)
+    const closed = path(arcsThrough(places, true))
+    expect(closed.length).toBeCloseTo(77.12, 1)
+    expect(closed.closed).toBe(true)
+    // A last place without an end is gone to straight; so is one that lies on the way.
+    expect(path(arcsThrough([at(0, 0), at(5, -5), at(10, 0), at(14, 3)])).length).toBeCloseTo(5 * Math.PI + 5, 1)
+    expect(path(arcsThrough([at(0, 0), at(4, 0), at(9, 0)])).length).toBeCloseTo(9, 6)
+    expect(arcsThrough([at(0, 0), at(1, 1)], true)).toBeNull()
+  })
+
+  it('a wave about a middle is as far out as it says, four crests outward over a quarter, and closes where it goes all round', () => {
+    const read = path(waveAbout(at(100, 100), 40, 0, 90, 4, 2))
+    const away = read.points.map((one) => Math.hypot(one.x - 100, one.y - 100))
+    expect(Math.max(...away)).toBeCloseTo(42, 1)
+    expect(Math.min(...away)).toBeCloseTo(38, 1)
+    expect(away[0]).toBeCloseTo(40, 2)
+    expect(away.at(-1)).toBeCloseTo(40, 2)
+    // The first crest at a sixteenth of the way: 5.625 degrees, outward.
+    expect(nearestPlace(read, onDial(at(100, 100), 42, 5.625)).distance).toBeLessThan(0.05)
+    const peaks = away.filter((one, index) => one > 41 && (away[index - 1] ?? 0) <= 41)
+    expect(peaks).toHaveLength(4)
+    expect(path(waveAbout(at(0, 0), 20, 30, 30, 8, 1)).closed).toBe(true)
+    expect(waveAbout(at(0, 0), 2, 0, 90, 4, 2)).toBeNull()
   })
 
   it('a wave of three crests is as high as it says, to both sides, and ends where it should', () => {
@@ -254,6 +286,18 @@ describe('every tool', () => {
     }
     expect(tool.make([], usualFigures(tool), 'HAIL')).toEqual([])
     if (tool.least > 1) expect(tool.make(places.slice(0, tool.least - 1), usualFigures(tool))).toEqual([])
+  })
+
+  it('many typed corners stay corners; a stroke of the hand is smoothed', () => {
+    const teeth = Array.from({ length: 15 }, (_, index) => at(index * 4, index % 2 === 0 ? 0 : 6))
+    const [tool] = DRAW_TOOLS.filter((one) => one.id === 'shape')
+    const typed = tool?.make([...teeth, at(30, 40)], usualFigures(tool))[0]
+    expect(typed?.kind === 'shape' && typed.path.includes('C')).toBe(false)
+    const drawn = tool?.byHand?.(
+      Array.from({ length: 60 }, (_, index) => onDial(at(0, 0), 20, index * 6)),
+      usualFigures(tool),
+    )[0]
+    expect(drawn?.kind === 'shape' && path(drawn.path).length).toBeCloseTo(2 * Math.PI * 20, 0)
   })
 
   it('any places and figures within bounds: a guide or nothing, never a fault', () => {

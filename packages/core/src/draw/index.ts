@@ -1,5 +1,5 @@
 /** Drawing on the cloth in the words of stitching: lines, waves, leaves, rings, by hand or by their figures. */
-export { arc, arcAbout, circle, cornered, dialOf, freehand, onDial, riseThrough, smoothThrough, spiral, wave, zigzag } from './ways.ts'
+export { arc, arcAbout, arcsThrough, circle, cornered, dialOf, freehand, onDial, riseThrough, smoothThrough, spiral, wave, waveAbout, zigzag } from './ways.ts'
 export { cutByLine, endOn, leftSideOf, lineBeside, turnedLine } from './lines.ts'
 export type { Side } from './lines.ts'
 export { box, leaf, petal } from './outlines.ts'

@@ -1,8 +1,31 @@
 /** Lines: straight, curved, waved, round, in rays, as letters. */
 import { LETTER_STITCHES, lengthOfWords, strokesOfWords, usualLettering } from './letters.ts'
 import { angle, apart, count, ends, length, line, tenths, timesDragged, type Written } from './tool.ts'
-import { arc, arcAbout, circle, cornered, dialOf, freehand, onDial, oval, riseThrough, smoothThrough, spiral, wave, zigzag } from './ways.ts'
+import {
+  arc,
+  arcAbout,
+  arcsThrough,
+  circle,
+  cornered,
+  dialOf,
+  freehand,
+  onDial,
+  oval,
+  riseThrough,
+  smoothThrough,
+  spiral,
+  wave,
+  waveAbout,
+  zigzag,
+} from './ways.ts'
+import type { Point } from '../geometry/index.ts'
 import { hundredths } from '../guide/index.ts'
+
+/** Pressed about a middle: how far out, and from where to where on its dial. */
+const roundDial = ([middle, from, to]: readonly Point[]): Readonly<Record<string, number>> => ({
+  ...(middle && from && apart(middle, from) > 0.1 ? { radius: hundredths(apart(middle, from)), from: tenths(dialOf(middle, from)) } : {}),
+  ...(middle && to && apart(middle, to) > 0.1 ? { to: tenths(dialOf(middle, to)) } : {}),
+})
 
 export const LINE_TOOLS: readonly Written[] = [
   {
@@ -27,7 +50,8 @@ export const LINE_TOOLS: readonly Written[] = [
     figures: [length('off', 'Smoothed by', 0.6, 0.05, 5)],
     places: null,
     least: 2,
-    make: (places, { off = 0.6 }) => line(places.length > 12 ? freehand(places, off) : smoothThrough(places)),
+    make: (places) => line(smoothThrough(places)),
+    byHand: (stroke, { off = 0.6 }) => line(freehand(stroke, off)),
   },
   {
     id: 'arc',
@@ -47,6 +71,18 @@ export const LINE_TOOLS: readonly Written[] = [
       const both = ends(places)
       return both && line(arc(both[0], both[1], rise))
     },
+  },
+  {
+    id: 'arcs',
+    name: 'Arcs',
+    kind: 'line',
+    taking: 'presses',
+    how: 'Press where it begins; then, for each arc, where it passes and where it ends. Twice at the last.',
+    asks: 'From, through, to',
+    figures: [],
+    places: null,
+    least: 2,
+    make: (places) => line(arcsThrough(places)),
   },
   {
     id: 'wave',
@@ -129,11 +165,27 @@ export const LINE_TOOLS: readonly Written[] = [
     figures: [length('radius', 'Radius', 20, 0.5, 400), angle('from', 'From', 0), angle('to', 'To', 90)],
     places: 3,
     least: 1,
-    read: ([middle, from, to]): Readonly<Record<string, number>> => ({
-      ...(middle && from && apart(middle, from) > 0.1 ? { radius: hundredths(apart(middle, from)), from: tenths(dialOf(middle, from)) } : {}),
-      ...(middle && to && apart(middle, to) > 0.1 ? { to: tenths(dialOf(middle, to)) } : {}),
-    }),
+    read: roundDial,
     make: ([middle], { radius = 20, from = 0, to = 90 }) => (middle ? line(arcAbout(middle, radius, from, to)) : null),
+  },
+  {
+    id: 'dial-wave',
+    name: 'Wave round a circle',
+    kind: 'line',
+    taking: 'presses',
+    how: 'Press its middle, then where it begins and where it ends; it goes clockwise, and all round where both are one.',
+    asks: 'Middle',
+    figures: [
+      length('radius', 'Radius', 20, 0.5, 400),
+      angle('from', 'From', 0),
+      angle('to', 'To', 90),
+      count('crests', 'Crests', 4, 0.25, 60),
+      length('height', 'High', 2, 0.2, 60),
+    ],
+    places: 3,
+    least: 1,
+    read: roundDial,
+    make: ([middle], { radius = 20, from = 0, to = 90, crests = 4, height = 2 }) => (middle ? line(waveAbout(middle, radius, from, to, crests, height)) : null),
   },
   {
     id: 'rays',

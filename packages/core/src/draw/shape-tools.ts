@@ -1,7 +1,10 @@
 /** What has a width: bands, leaves, petals, free shapes, boxes. */
+import type { Guide } from '../guide/index.ts'
 import { box, leaf, petal } from './outlines.ts'
 import { ends, length, timesDragged, type Written } from './tool.ts'
-import { cornered, freehand, smoothThrough } from './ways.ts'
+import { arcsThrough, cornered, freehand, smoothThrough } from './ways.ts'
+
+const shape = (path: string | null): Guide | null => (path === null ? null : { kind: 'shape', path })
 
 export const SHAPE_TOOLS: readonly Written[] = [
   {
@@ -61,10 +64,20 @@ export const SHAPE_TOOLS: readonly Written[] = [
     figures: [length('off', 'Smoothed by', 0.6, 0.05, 5)],
     places: null,
     least: 3,
-    make: (places, { off = 0.6 }) => {
-      const path = places.length > 12 ? freehand(places, off, true) : cornered(places, true)
-      return path === null ? null : { kind: 'shape', path }
-    },
+    make: (places) => shape(cornered(places, true)),
+    byHand: (stroke, { off = 0.6 }) => shape(freehand(stroke, off, true)),
+  },
+  {
+    id: 'lobes',
+    name: 'Lobes',
+    kind: 'shape',
+    taking: 'presses',
+    how: 'A cloud, a scalloped edge: press where it begins; then, for each lobe, where it passes and where it ends. Its foot is straight.',
+    asks: 'From, through, to',
+    figures: [],
+    places: null,
+    least: 3,
+    make: (places) => shape(arcsThrough(places, true)),
   },
   {
     id: 'box',

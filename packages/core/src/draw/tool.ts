@@ -35,6 +35,8 @@ export interface DrawTool {
   readonly stitchMm?: (figures: Readonly<Record<string, number>>) => number
   /** None while it is not yet anything. */
   readonly make: (places: readonly Point[], figures: Readonly<Record<string, number>>, words?: string) => readonly Guide[]
+  /** What a hand drew in one go, smoothed; left out where the tool is not drawn so. */
+  readonly byHand?: (stroke: readonly Point[], figures: Readonly<Record<string, number>>) => readonly Guide[]
   /** Figures in proportion to the places, for as long as nothing else is said. */
   readonly suggest?: (places: readonly Point[]) => Readonly<Record<string, number>>
   /** Figures that the places tell, where the hand has given more than the tool needs. */
@@ -59,14 +61,16 @@ export const timesDragged =
   }
 
 /** As the tools are written: one guide, several or none. */
-export type Written = Omit<DrawTool, 'make'> & {
-  readonly make: (...given: Parameters<DrawTool['make']>) => Guide | readonly Guide[] | null
+export type Written = Omit<DrawTool, 'make' | 'byHand'> & {
+  readonly make: (...given: Parameters<DrawTool['make']>) => Made
+  readonly byHand?: (...given: Parameters<NonNullable<DrawTool['byHand']>>) => Made
 }
+type Made = Guide | readonly Guide[] | null
 
-export const withGuides = (tool: Written): DrawTool => ({
+const asGuides = (made: Made): readonly Guide[] => (made === null ? [] : 'kind' in made ? [made] : made)
+
+export const withGuides = ({ make, byHand, ...tool }: Written): DrawTool => ({
   ...tool,
-  make: (...given) => {
-    const made = tool.make(...given)
-    return made === null ? [] : 'kind' in made ? [made] : made
-  },
+  make: (...given) => asGuides(make(...given)),
+  ...(byHand ? { byHand: (...given: Parameters<typeof byHand>) => asGuides(byHand(...given)) } : {}),
 })

@@ -57,6 +57,27 @@ export function riseThrough(from: Point, to: Point, through: Point): number {
   return Math.sign(up) * Math.hypot(chord / 2, below) - below
 }
 
+/**
+ * Arcs one after another: from the first place through the second to the third, and so on; a last place without an end of its own
+ * is gone to straight, and so is the first where it closes.
+ */
+export function arcsThrough(places: readonly Point[], closed = false): string | null {
+  const [first] = places
+  if (!first || places.length < (closed ? 3 : 2)) return null
+  const parts = [`M ${pair(first)}`]
+  let from = first
+  for (let index = 1; index < places.length; index += 2) {
+    const through = places[index] as Point
+    const to = places[index + 1]
+    const apart = to ? Math.hypot(to.x - from.x, to.y - from.y) : 0
+    const way = to && apart >= 0.1 ? arc(from, to, riseThrough(from, to, through)) : cornered([from, through])
+    if (way === null) return null
+    parts.push(way.slice(way.search(/[AL]/)))
+    from = to ?? through
+  }
+  return `${parts.join(' ')}${closed ? ' Z' : ''}`
+}
+
 /** So many crests, so high, from one place to another; it begins and ends on the way between them. */
 export function wave(from: Point, to: Point, crests: number, heightMm: number): string | null {
   const size = Math.hypot(to.x - from.x, to.y - from.y)
@@ -76,6 +97,23 @@ export function wave(from: Point, to: Point, crests: number, heightMm: number): 
   return parts.join(' ')
 }
 
+/**
+ * A wave about a middle: part of a circle that rises and falls by so much, clockwise from one angle of its dial to another; the
+ * first crest lies outward. Closed where it goes all round. Null where it would pass the middle.
+ */
+export function waveAbout(middle: Point, radiusMm: number, fromDegrees: number, toDegrees: number, crests: number, heightMm: number): string | null {
+  if (!(radiusMm - Math.abs(heightMm) >= 0.2 && crests >= 0.25)) return null
+  const turn = (((toDegrees - fromDegrees) % 360) + 360) % 360
+  const closed = turn < 0.01
+  const sweep = closed ? 360 : turn
+  const steps = Math.min(2000, Math.max(8, Math.ceil(crests * 8), Math.ceil(sweep / 20)))
+  const places = Array.from({ length: closed ? steps : steps + 1 }, (_, index): Point => {
+    const share = index / steps
+    return onDial(middle, radiusMm + heightMm * Math.sin(2 * Math.PI * crests * share), fromDegrees + sweep * share)
+  })
+  return smoothThrough(places, closed)
+}
+
 /** From a middle outwards, so many turns, so far from turn to turn; clockwise. */
 export function spiral(middle: Point, turns: number, apartMm: number, startMm = apartMm / 2): string | null {
   if (!(turns > 0 && turns <= 60 && apartMm > 0)) return null
@@ -88,7 +126,6 @@ export function spiral(middle: Point, turns: number, apartMm: number, startMm = 
   return smoothThrough(places)
 }
 
-/** A circle, clockwise from its top. */
 /** An upright oval inside a box, from its top, clockwise. */
 export function oval(from: Point, to: Point): string | null {
   const [rx, ry] = [hundredths(Math.abs(to.x - from.x) / 2), hundredths(Math.abs(to.y - from.y) / 2)]
@@ -98,6 +135,7 @@ export function oval(from: Point, to: Point): string | null {
   return `M ${pair({ x: middle.x, y: middle.y - ry })} ${half(middle.y + ry)} ${half(middle.y - ry)} Z`
 }
 
+/** A circle, clockwise from its top. */
 export function circle(middle: Point, radiusMm: number): string | null {
   if (!(radiusMm > 0)) return null
   const r = hundredths(radiusMm)

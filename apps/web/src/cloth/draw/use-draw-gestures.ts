@@ -31,7 +31,7 @@ export function useDrawGestures(
   nameOf: (guide: DrawnGuide) => string,
   scale: number,
   ground: NeatGround,
-  onDone: (places: readonly Point[]) => void,
+  onDone: (places: readonly Point[], byHand?: boolean) => void,
 ): DrawGestures {
   const [pointer, setPointer] = useState<Snapshot | null>(null)
   const hand = useRef<Point[]>([])
@@ -81,8 +81,8 @@ export function useDrawGestures(
         const last = hand.current.at(-1)
         if (!last || Math.hypot(last.x - at.x, last.y - at.y) > HAND_PX / scale) hand.current = [...hand.current, at]
         setPointer({ at, words: null })
-        if (phase === 'last') onDone(hand.current)
-        else drawing.setPlaces(hand.current)
+        if (phase === 'last') onDone(hand.current, true)
+        else drawing.setStroke(hand.current)
         return
       }
       if (phase === 'first') hand.current = [snapped(at, keys, null).at]

@@ -15,11 +15,13 @@ export interface Drawing {
   readonly guides: readonly Guide[]
   /** By hand, what was typed of figures that places tell is forgotten: the hand tells them anew. */
   readonly setPlaces: (places: readonly Point[], hover?: Point | null) => void
+  /** What the hand has drawn so far in one go. */
+  readonly setStroke: (stroke: readonly Point[]) => void
   readonly typePlaces: (places: readonly Point[]) => void
   readonly setFigure: (id: string, value: number) => void
   readonly setWords: (words: string) => void
   /** What is there as it stands. */
-  readonly finished: (places?: readonly Point[]) => readonly Guide[]
+  readonly finished: (places?: readonly Point[], byHand?: boolean) => readonly Guide[]
   readonly again: () => void
 }
 
@@ -27,6 +29,7 @@ interface State {
   readonly tool: DrawTool
   readonly places: readonly Point[]
   readonly hover: Point | null
+  readonly byHand: boolean
   readonly typed: Readonly<Record<string, number>>
   readonly words: string
 }
@@ -37,12 +40,12 @@ export function useDrawing(): { readonly drawing: Drawing | null; readonly take:
   const take = useCallback((toolId: string | null): void => {
     const tool = [...DRAW_TOOLS, MEASURE].find((one) => one.id === toolId)
     if (tool && tool !== MEASURE) before.current = tool.id
-    setState(tool ? { tool, places: [], hover: null, typed: {}, words: '' } : null)
+    setState(tool ? { tool, places: [], hover: null, byHand: false, typed: {}, words: '' } : null)
   }, [])
   const takeAgain = useCallback(() => take(before.current), [take])
   const drawing = useMemo((): Drawing | null => {
     if (!state) return null
-    const { tool, places, hover, typed, words } = state
+    const { tool, places, hover, typed, words, byHand } = state
     const all = hover && (tool.places === null || places.length < tool.places) ? [...places, hover] : places
     const figuresOf = (given: readonly Point[]): Readonly<Record<string, number>> => ({
       ...usualFigures(tool),
@@ -50,18 +53,21 @@ export function useDrawing(): { readonly drawing: Drawing | null; readonly take:
       ...tool.read?.(given),
       ...typed,
     })
+    const made = (given: readonly Point[], hand: boolean): readonly Guide[] =>
+      hand && tool.byHand ? tool.byHand(given, figuresOf(given)) : tool.make(given, figuresOf(given), words)
     return {
       tool,
       places,
       figures: figuresOf(all),
       words,
-      guides: tool.make(all, figuresOf(all), words),
-      setPlaces: (next, at = null) => setState((now) => now && { ...now, places: next, hover: at, typed: withoutRead(now, next) }),
-      typePlaces: (next) => setState((now) => now && { ...now, places: next, hover: null }),
+      guides: made(all, byHand),
+      setPlaces: (next, at = null) => setState((now) => now && { ...now, places: next, hover: at, byHand: false, typed: withoutRead(now, next) }),
+      setStroke: (stroke) => setState((now) => now && { ...now, places: stroke, hover: null, byHand: true }),
+      typePlaces: (next) => setState((now) => now && { ...now, places: next, hover: null, byHand: false }),
       setFigure: (id, value) => setState((now) => now && { ...now, hover: null, typed: { ...now.typed, [id]: value } }),
       setWords: (next) => setState((now) => now && { ...now, words: next }),
-      finished: (given = places) => tool.make(given, figuresOf(given), words),
-      again: () => setState((now) => now && { ...now, places: [], hover: null }),
+      finished: (given = places, hand = byHand) => made(given, hand),
+      again: () => setState((now) => now && { ...now, places: [], hover: null, byHand: false }),
     }
   }, [state])
   return { drawing, take, takeAgain }
