@@ -10,7 +10,7 @@ import { Field, LengthField, NumberField } from '../sampler/fields.tsx'
 import { VersionField } from '../sampler/VersionField.tsx'
 import { edit } from '../store/index.ts'
 import { CopiesFields } from './CopiesFields.tsx'
-import { GuideFields } from './GuideFields.tsx'
+import { GuideFields, WithinGuide } from './GuideFields.tsx'
 import { GuideSizes } from './GuideSizes.tsx'
 import { MARKS } from './marks.ts'
 
@@ -29,6 +29,7 @@ export function ClothGroup({ sampler, exercise, done }: Props) {
       {done && <ComesOutEven sampler={sampler} exercise={exercise} done={done} />}
       {drawn && <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} />}
       <GuideSizes drawn={drawn} unit={sampler.units} />
+      {drawn && <WithinGuide sampler={sampler} drawn={drawn} />}
       {drawn && <CopiesFields sampler={sampler} drawn={drawn} />}
       <Field label="Marks on the cloth">
         {(id) => (

@@ -1,14 +1,15 @@
 /** The selected guide's places, typed: what dragging does by eye. */
-import type { DrawnGuide } from '@lemmata/core/sampler'
+import { takeOut } from '@lemmata/core/layout'
+import type { DrawnGuide, Sampler } from '@lemmata/core/sampler'
 import { formatLength, type LengthUnit, parseLength } from '@lemmata/core/units'
-import { Input } from 'antd'
+import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { edit } from '../store/index.ts'
-import { type Handle, handlesOf, moveHandle } from '@lemmata/core/guide'
+import { type Handle, handlesOf, innerPaths, moveHandle } from '@lemmata/core/guide'
 
 export function GuideFields({ drawn, unit }: { drawn: DrawnGuide; unit: LengthUnit }) {
   // Bends and corners are taken hold of on the cloth.
-  const handles = handlesOf(drawn.guide).filter((handle) => handle.of === undefined && !handle.id.startsWith('point-'))
+  const handles = handlesOf(drawn.guide).filter((handle) => handle.of === undefined && !handle.id.includes('point-'))
   const whole = handles.find((handle) => handle.id === 'whole')
   const single = handles.filter((handle) => handle !== whole)
   // Both ends of a line; of many spots the first; the base that all pins stand over.
@@ -25,6 +26,23 @@ export function GuideFields({ drawn, unit }: { drawn: DrawnGuide; unit: LengthUn
         </span>
       ))}
     </>
+  )
+}
+
+/** What lies within it, each with a way out; rails stay, for without them it is no band. */
+export function WithinGuide({ sampler, drawn }: { sampler: Sampler; drawn: DrawnGuide }) {
+  const taken = innerPaths(drawn.guide).flatMap(({ id, name }) => {
+    const operation = takeOut(sampler, drawn.id, id)
+    return operation ? [{ id, name, operation }] : []
+  })
+  return taken.length === 0 ? null : (
+    <div className="within-guide">
+      {taken.map(({ id, name, operation }) => (
+        <Button key={id} size="small" onClick={() => edit(operation)}>
+          Take out {name}
+        </Button>
+      ))}
+    </div>
   )
 }
 

@@ -11,7 +11,7 @@ import { newId } from '../store/new-ids.ts'
 import { cardClosed } from '../store/sampler.ts'
 import { Field, TextField } from '../sampler/fields.tsx'
 import { CopiesFields } from './CopiesFields.tsx'
-import { GuideFields } from './GuideFields.tsx'
+import { GuideFields, WithinGuide } from './GuideFields.tsx'
 import { GuideSizes } from './GuideSizes.tsx'
 
 export function SketchCard({ sampler, drawn }: { sampler: Sampler; drawn: DrawnGuide }) {
@@ -58,6 +58,7 @@ export function SketchCard({ sampler, drawn }: { sampler: Sampler; drawn: DrawnG
         />
         <GuideFields key={drawn.id} drawn={drawn} unit={sampler.units} />
         <GuideSizes drawn={drawn} unit={sampler.units} />
+        <WithinGuide sampler={sampler} drawn={drawn} />
         <CopiesFields sampler={sampler} drawn={drawn} />
       </div>
       <div className="card-foot">

@@ -2,6 +2,7 @@
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import {
   alignHeld,
+  bandBetween,
   copyHeld,
   cutShape,
   type Edge,
@@ -9,13 +10,16 @@ import {
   guidesHeld,
   makeMotif,
   mirrorHeld,
+  putWithin,
   scaleHeld,
   spaceHeld,
   takeApart,
   turnHeld,
   turnRound,
+  type Within,
   withMotifs,
 } from '@lemmata/core/layout'
+import { facingCounts, inBrick, rowsHeld } from '@lemmata/core/refit'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
@@ -42,6 +46,13 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
 
 /** So far an end goes under what lies over it. */
 const TUCK_MM = 3
+
+/** What a line, or a smaller shape, becomes of the shape that is held with it. */
+const WITHIN: Readonly<Record<Within, string>> = {
+  vein: 'The line as its vein',
+  direction: 'Stitches lie as the line does',
+  hole: 'The smaller one as a hole',
+}
 
 const NO_MEETING = 'Drawn on straight, the line does not reach the other.'
 
@@ -85,6 +96,20 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
             item('apart', 'Take the motif apart', () => takeApart(drawing, ids), takeApart(drawing, ids) === null),
             { type: 'divider' },
             { key: 'beside', label: 'This line again, beside it …', disabled: !ids.some(isLine), onClick: () => setBeside(true) },
+            item(
+              'facing',
+              'As many stitches on each',
+              () => facingCounts(done, held)?.operation ?? null,
+              held.length < 2,
+              'They have as many already, or a stitch would become a quarter longer or shorter.',
+            ),
+            item(
+              'brick',
+              'In brick: every second row half a stitch in',
+              () => inBrick(drawing, rowsHeld(drawing, ids, done)),
+              ids.length < 2,
+              'Rows in brick are straight, equally long, and of equal stitches: give them one length first.',
+            ),
             { key: 'one-length', label: 'One length for these rows …', disabled: !ids.some(isLine), onClick: () => setOneLength(true) },
             item('round', 'The other way round', () => turnRound(sampler, ids), !ids.some((id) => isLine(id))),
             item('end-on', 'End the line on the other', () => (two ? endLineOn(sampler, line ?? '', other ?? '', 0) : null), !two || !isLine(line), NO_MEETING),
@@ -101,6 +126,22 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
               () => (two ? cutShape(sampler, shape ?? '', cut ?? '', newIds) : null),
               !two || kindOf(shape) !== 'shape' || kindOf(cut) !== 'line',
               'The line must go into the shape and out of it once, and past its holes.',
+            ),
+            ...(['vein', 'direction', 'hole'] as const).map((as) =>
+              item(
+                as,
+                WITHIN[as],
+                () => (two ? putWithin(sampler, shape ?? '', cut ?? '', as) : null),
+                !two || kindOf(shape) !== 'shape' || (as === 'hole' ? kindOf(cut) !== 'line' && kindOf(cut) !== 'shape' : kindOf(cut) !== 'line'),
+                as === 'hole' ? 'A hole is closed, lies wholly inside, and apart from other holes.' : 'The line must be open.',
+              ),
+            ),
+            item(
+              'rails',
+              'A band between the two lines',
+              () => (two ? bandBetween(sampler, first, second, newIds) : null),
+              !two || kindOf(first) !== 'line' || kindOf(second) !== 'line',
+              'Its two rails must go beside one another.',
             ),
             { type: 'divider' },
             item('turn', 'Turn by 15°', () => turnHeld(drawing, whole, 15)),

@@ -5,7 +5,7 @@ import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
 import type { Point } from '@lemmata/core/geometry'
-import { editPoint, type Guide, type Handle, handlesOf } from '@lemmata/core/guide'
+import { editPoint, type Guide, type Handle } from '@lemmata/core/guide'
 import { guidesHeld, withMotifs } from '@lemmata/core/layout'
 import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -19,7 +19,7 @@ import { type LetterPlace, Letters } from './Letters.tsx'
 import { BehindLines } from './BehindLines.tsx'
 import { Cautions } from './Cautions.tsx'
 import { Marquee, useMarquee } from './Marquee.tsx'
-import { guideAfterKey, isPlace } from './places-in-hand.ts'
+import { guideAfterKey, handlesInView, isPlace } from './places-in-hand.ts'
 import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
 import { GuideLine } from './GuideLine.tsx'
@@ -208,7 +208,7 @@ export function ClothView(props: Props) {
 
   const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
   const [inHand, setInHand] = useState<string | null>(null)
-  const handles = current && !mirrored && !drawing ? handlesOf(current.guide).filter((handle) => handle.of === undefined || handle.of === inHand) : []
+  const handles = current && !mirrored && !drawing ? handlesInView(current.guide, inHand, view?.scale ?? 0) : []
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)

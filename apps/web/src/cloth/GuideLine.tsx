@@ -1,6 +1,7 @@
-/** The line of the guide that is held: dragged, the whole goes along; pressed twice, it has a place more there. */
-import type { Guide } from '@lemmata/core/guide'
+/** The line of the guide that is held: dragged, the whole goes along; pressed twice, it has a place more there. What lies within it is shown. */
+import { type Guide, innerPaths } from '@lemmata/core/guide'
 import type { PointerEvent } from 'react'
+import { DYES } from '../look/theme.ts'
 import { guideLines } from './draw/guide-lines.ts'
 import type { View } from './view.ts'
 
@@ -15,16 +16,25 @@ interface Props {
 export function GuideLine({ guide, view, onPointerDown }: Props) {
   if (guide.kind !== 'line' && guide.kind !== 'shape' && guide.kind !== 'band') return null
   const [line] = guideLines(guide)
+  const place = `translate(${view.x} ${view.y}) scale(${view.scale})`
   return line === undefined ? null : (
-    <path
-      className="guide-line"
-      d={line}
-      fill="none"
-      stroke="transparent"
-      strokeWidth={WIDE_PX / view.scale}
-      transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}
-      aria-hidden="true"
-      onPointerDown={onPointerDown}
-    />
+    <>
+      {innerPaths(guide).map(({ id, path }) => (
+        <g key={id} transform={place} fill="none" strokeWidth={1.2 / view.scale} aria-hidden="true" pointerEvents="none">
+          <path d={path} stroke={DYES.paper} />
+          <path d={path} stroke={DYES.indigo} strokeDasharray={`${3 / view.scale} ${3 / view.scale}`} />
+        </g>
+      ))}
+      <path
+        className="guide-line"
+        d={line}
+        fill="none"
+        stroke="transparent"
+        strokeWidth={WIDE_PX / view.scale}
+        transform={place}
+        aria-hidden="true"
+        onPointerDown={onPointerDown}
+      />
+    </>
   )
 }

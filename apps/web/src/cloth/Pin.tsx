@@ -1,4 +1,4 @@
-import type { Handle } from '@lemmata/core/guide'
+import { type Handle, innerOf } from '@lemmata/core/guide'
 import type { KeyboardEvent, PointerEvent } from 'react'
 import { DYES } from '../look/theme.ts'
 import { toScreen, type View } from './view.ts'
@@ -13,11 +13,11 @@ interface PinProps {
   readonly onFocus: () => void
 }
 
-/** A pin with a glass head where one takes hold: indigo on the guide's own points, walnut for the whole. */
+/** A pin with a glass head where one takes hold: indigo on the guide's own points, brass on what lies within it, walnut for the whole. */
 export function Pin({ handle, view, name, dragged, onPointerDown, onKeyDown, onFocus }: PinProps) {
   const at = toScreen(view, handle.at)
-  const head = dragged ? DYES.weldFill : handle.id === 'whole' ? DYES.walnut : handle.of !== undefined ? DYES.brass : DYES.indigo
-  const isPlace = handle.id.startsWith('point-')
+  const head = dragged ? DYES.weldFill : handle.id === 'whole' ? DYES.walnut : handle.of !== undefined || innerOf(handle.id) !== null ? DYES.brass : DYES.indigo
+  const isPlace = handle.id.includes('point-')
   const r = handle.of !== undefined ? 3.5 : handle.id.startsWith('spot') || isPlace ? 4.5 : 5.5
   return (
     <g

@@ -2,6 +2,8 @@
 export type * from './types.ts'
 export { GUIDE_PARTS } from './types.ts'
 export type { PointEdit } from './path-points.ts'
+export { innerOf } from './path-points.ts'
+export { type InnerPath, innerPaths, withInner } from './inner-paths.ts'
 export {
   editPoint,
   GUIDE_KINDS,

@@ -2,7 +2,8 @@
 import type { Result } from '../base/index.ts'
 import { type Matrix, moveBy, type Point, UNMOVED } from '../geometry/index.ts'
 import type { GuideTools, PracticeTools } from './guide-tools.ts'
-import { editPath, type PointEdit } from './path-points.ts'
+import { innerPaths, withInner } from './inner-paths.ts'
+import { editPath, innerOf, type PointEdit } from './path-points.ts'
 
 import { band, bandPractice } from './kinds/band.ts'
 import { grid, gridPractice } from './kinds/grid.ts'
@@ -74,6 +75,12 @@ export function handlesOf(guide: Guide): readonly Handle[] {
 
 /** A place more, a place less, a corner made smooth; null for a guide without a path, and where nothing comes of it. */
 export function editPoint(guide: Guide, edit: PointEdit): Guide | null {
+  const within = edit.kind === 'add' ? (edit.within ?? null) : innerOf(edit.handleId)
+  if (within !== null) {
+    const inner = innerPaths(guide).find((one) => one.id === within)
+    const made = inner && editPath(inner.path, edit.kind === 'add' ? edit : { ...edit, handleId: edit.handleId.slice(within.length + 1) })
+    return made ? withInner(guide, within, made) : null
+  }
   if (!('path' in guide) || guide.path === undefined) return null
   const path = editPath(guide.path, edit)
   return path === null ? null : { ...guide, path }

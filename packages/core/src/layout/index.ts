@@ -27,4 +27,5 @@ export {
   usualCopies,
 } from './arrange.ts'
 export { makeMotif, motifOf, takeApart, withMotifs } from './motifs.ts'
+export { bandBetween, putWithin, takeOut, type Within } from './within.ts'
 export { againBeside, type Beside, cutShape, endLineOn, turnRound } from './lines.ts'

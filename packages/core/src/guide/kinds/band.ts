@@ -6,7 +6,7 @@ import { carryLength, carryPath, noSuchPart, pathData } from '../carry.ts'
 import { dragPathEnd } from '../drag-end.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { scaleOf } from '../../geometry/index.ts'
-import { pointHandles, reshapePath } from '../path-points.ts'
+import { innerHandles, pointHandles, reshapeInner, reshapePath } from '../path-points.ts'
 import { NARROWEST_BAND_MM, SHORTEST_MM } from '../limits.ts'
 import type { Guide, GuideOf } from '../types.ts'
 import { level, pathHandles } from './line.ts'
@@ -30,7 +30,7 @@ export const band: GuideTools<'band'> = {
   }),
   handles: (guide) => (guide.path === undefined ? railHandles(guide) : [...pathHandles(guide.path), ...pointHandles(guide.path)]),
   reshape: (guide, id, to) => {
-    if (guide.path === undefined) return null
+    if (guide.path === undefined) return reshapeInner(guide, id, to)
     if (id === 'start' || id === 'end') return { ...guide, path: dragPathEnd(guide.path, id, to) }
     const path = reshapePath(guide.path, id, to)
     return path === null ? null : { ...guide, path }
@@ -80,7 +80,8 @@ function readMiddle({ path, widthMm }: GuideOf<'band'>): Result<MeasuredPath> {
 function railHandles(guide: GuideOf<'band'>) {
   const rails = readRails(guide.rails ?? [])
   const middle = rails.ok ? middleOfRails(rails.value[0], rails.value[1]) : null
-  return middle ? pathHandles(pathData(middle.points, middle.closed)).filter((handle) => handle.id === 'whole') : []
+  const whole = middle ? pathHandles(pathData(middle.points, middle.closed)).filter((handle) => handle.id === 'whole') : []
+  return [...whole, ...innerHandles(guide)]
 }
 
 export const bandPractice: PracticeTools<'band'> = {

@@ -4,7 +4,7 @@ import { areaOf, boxOf, crossesItself, isInRegion, type MeasuredPath, parsePath,
 import { carryPath, noSuchPart } from '../carry.ts'
 import type { GuideTools, PracticeTools } from '../guide-tools.ts'
 import { hundredths } from '../hundredths.ts'
-import { pointHandles, reshapePath } from '../path-points.ts'
+import { innerHandles, pointHandles, reshapeInner, reshapePath } from '../path-points.ts'
 import { NARROWEST_BAND_MM } from '../limits.ts'
 import type { GuideOf, GuidePart, ReadGuide } from '../types.ts'
 
@@ -22,11 +22,13 @@ export const shape: GuideTools<'shape'> = {
     const path = parsePath(guide.path)
     const box = path.ok ? boxOf(path.value.points) : null
     const whole = box ? [{ id: 'whole', name: 'the whole shape', at: { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 } }] : []
-    return [...whole, ...pointHandles(guide.path)]
+    const own = pointHandles(guide.path)
+    // Where the vein ends in a tip, the tip is taken hold of.
+    return [...whole, ...own, ...innerHandles(guide).filter((inner) => !own.some((one) => one.of === undefined && lieTogether(one.at, inner.at)))]
   },
   reshape: (guide, id, to) => {
     const path = reshapePath(guide.path, id, to)
-    return path === null ? null : { ...guide, path }
+    return path === null ? reshapeInner(guide, id, to) : withMeeting(guide, { ...guide, path }, id, to)
   },
   sizes: () => [],
   withSize: (guide) => guide,
@@ -38,6 +40,18 @@ export const shape: GuideTools<'shape'> = {
     return noSuchPart('this shape', part, parts)
   },
   practice: 'shape',
+}
+
+const TOGETHER_MM = 0.05
+const lieTogether = (a: Point, b: Point): boolean => Math.hypot(a.x - b.x, a.y - b.y) < TOGETHER_MM
+
+/** A vein, a direction or a hole that has a place where the outline's was goes along with it. */
+function withMeeting(before: GuideOf<'shape'>, after: GuideOf<'shape'>, id: string, to: Point): GuideOf<'shape'> {
+  const moved = pointHandles(before.path).find((one) => one.id === id && one.of === undefined)
+  if (!moved) return after
+  return innerHandles(before)
+    .filter((inner) => inner.of === undefined && lieTogether(inner.at, moved.at))
+    .reduce((guide, inner) => reshapeInner(guide, inner.id, to) ?? guide, after)
 }
 
 function readShape(guide: GuideOf<'shape'>): Result<ReadGuide> {
