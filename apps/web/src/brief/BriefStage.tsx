@@ -1,5 +1,5 @@
 /** What the course is for, and what it is made with. */
-import { CLOTH_KINDS, HOOP_SIZES, nameThread, THREAD_KINDS } from '@lemmata/core/materials'
+import { CLOTH_KINDS, nameThread, THREAD_KINDS } from '@lemmata/core/materials'
 import type { Brief, Level, Operation, SamplerThread } from '@lemmata/core/sampler'
 import { usualCloth } from '@lemmata/core/sampler'
 import { Button, ColorPicker, DatePicker, Input, Radio, Select } from 'antd'
@@ -9,6 +9,7 @@ import { newId } from '../store/new-ids.ts'
 import { Field, LengthField, NumberField, TextField } from '../sampler/fields.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { ClothPicture } from './ClothPicture.tsx'
+import { HoopField } from './HoopField.tsx'
 import { nextColour, PALETTE } from './palette.ts'
 import { WAYS } from './ways.ts'
 
@@ -166,35 +167,7 @@ export function BriefStage() {
               onChange={(heightMm) => edit({ kind: 'change-cloth', set: { heightMm } })}
             />
           </div>
-          <Field label="Working hoop" hint="The design keeps 12 mm clear of the hoop, for fingers and the needle’s angle.">
-            {(id) => (
-              <Select
-                id={id}
-                value={sampler.workingHoop?.nominalMm ?? 0}
-                options={[
-                  { value: 0, label: 'No hoop' },
-                  ...HOOP_SIZES.map((size) => ({
-                    value: size.nominalMm,
-                    label: `${size.inches} in (${(size.nominalMm / 10).toFixed(1)} cm), ${size.insideMm} mm inside`,
-                  })),
-                ]}
-                onChange={(nominal) => {
-                  const size = HOOP_SIZES.find((one) => one.nominalMm === nominal)
-                  edit({
-                    kind: 'set-hoop',
-                    hoop: size
-                      ? {
-                          shape: 'round',
-                          nominalMm: size.nominalMm,
-                          insideMm: size.insideMm,
-                          at: sampler.workingHoop?.at ?? [cloth.widthMm / 2, cloth.heightMm / 2],
-                        }
-                      : null,
-                  })
-                }}
-              />
-            )}
-          </Field>
+          <HoopField sampler={sampler} />
           <Threads threads={sampler.threads} />
         </section>
 

@@ -1,10 +1,13 @@
 /** The cloth, its hoop and the threads as they are chosen, drawn while one chooses. */
+import { outerOf } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { useEffect, useRef } from 'react'
 import { paintScene } from '../cloth/scene.ts'
 import { prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
 import { Spool } from '../thread/fields.tsx'
+
+const HOOP_WORDS = { round: 'a round hoop', oval: 'an oval hoop', frame: 'a frame' } as const
 
 const HEIGHT_PX = 230
 
@@ -25,7 +28,7 @@ export function ClothPicture({ sampler }: { sampler: Sampler }) {
       <canvas
         ref={ref}
         role="img"
-        aria-label={`${cloth.colour.name}, ${cloth.widthMm} by ${cloth.heightMm} mm${workingHoop ? `, in a hoop of ${workingHoop.nominalMm} mm` : ', without a hoop'}`}
+        aria-label={`${cloth.colour.name}, ${cloth.widthMm} by ${cloth.heightMm} mm${workingHoop ? `, in ${HOOP_WORDS[workingHoop.shape]} of ${outerOf(workingHoop).join(' by ')} mm` : ', without a hoop'}`}
         style={{ height: HEIGHT_PX }}
       />
       <figcaption>

@@ -1,7 +1,8 @@
 /** Arrangements of all that is on the cloth, each as a small picture with what is good and bad about it. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import type { Point } from '@lemmata/core/geometry'
 import { middleOf } from '@lemmata/core/layout'
-import { clearRadius } from '@lemmata/core/materials'
+import { clearHalves, HOOP_MARGIN_MM, hoopOutline } from '@lemmata/core/materials'
 import { type LayoutWay, type PlacedUnit, type Proposal, proposeLayouts, shrinksTo, takeProposal, asItLies } from '@lemmata/core/propose'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -102,14 +103,16 @@ interface PictureProps {
   readonly letters: ReadonlyMap<string, string>
 }
 
+const pathOf = (points: readonly Point[]): string => `M ${points.map(({ x, y }) => `${x} ${y}`).join(' L ')} Z`
+
 function LayoutPicture({ proposal, sampler, shrink, letters }: PictureProps) {
   const { cloth, workingHoop } = sampler
   const middle = middleOf(sampler)
-  const reach = workingHoop ? clearRadius(workingHoop) + 4 : Math.max(cloth.widthMm, cloth.heightMm) / 2
+  const reach = workingHoop ? Math.max(...clearHalves(workingHoop)) + 4 : Math.max(cloth.widthMm, cloth.heightMm) / 2
   return (
     <svg className="layout-picture" viewBox={`${middle.x - reach} ${middle.y - reach} ${2 * reach} ${2 * reach}`} aria-hidden="true">
       {workingHoop ? (
-        <circle cx={middle.x} cy={middle.y} r={clearRadius(workingHoop)} className="layout-ground" />
+        <path d={pathOf(hoopOutline(workingHoop, HOOP_MARGIN_MM))} className="layout-ground" />
       ) : (
         <rect x="0" y="0" width={cloth.widthMm} height={cloth.heightMm} className="layout-ground" />
       )}

@@ -2,7 +2,7 @@
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { HOOP_SIZES } from '@lemmata/core/materials'
+import { HOOP_SIZES, outerOf } from '@lemmata/core/materials'
 import { type AnotherSize, type RefitChange, type Refitted, stitchesOf, takeTo, whatChanges } from '@lemmata/core/refit'
 import { applyOperation, layExercises, type Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
@@ -103,7 +103,7 @@ export function SizeDialog({ sampler, done, results, onClose }: Props) {
 
 /** The next smaller hoop, else the next larger one. */
 function nextHoop({ workingHoop }: Sampler): number {
-  const now = workingHoop?.nominalMm ?? 203
+  const now = workingHoop ? Math.max(...outerOf(workingHoop)) : 203
   return (HOOP_SIZES.filter((one) => one.nominalMm < now - 1).at(-1) ?? HOOP_SIZES.find((one) => one.nominalMm > now + 1))?.nominalMm ?? 152
 }
 

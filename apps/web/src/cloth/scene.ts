@@ -13,11 +13,12 @@ import {
 } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { outsideProblem } from '@lemmata/core/mend'
-import { clearRadius, clothPitch, luminance } from '@lemmata/core/materials'
+import { clothPitch, HOOP_MARGIN_MM, hoopOutline, luminance } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { paintItems } from '../drawing/paint.ts'
 import { paintWeave } from '../drawing/weave.ts'
 import { DYES } from '../look/theme.ts'
+import type { Point } from '@lemmata/core/geometry'
 import type { View } from './view.ts'
 
 export interface Scene {
@@ -135,11 +136,13 @@ function paintOutside(context: CanvasRenderingContext2D, { sampler, done }: Scen
   if (!hoop) return
   const outside = done.filter((one) => outsideProblem(one, sampler) !== null)
   if (outside.length === 0) return
-  const clear = clearRadius(hoop)
+  const clear = hoopOutline(hoop, HOOP_MARGIN_MM)
+  const along = (points: readonly Point[]): void => points.forEach((at, index) => (index === 0 ? context.moveTo(at.x, at.y) : context.lineTo(at.x, at.y)))
   context.save()
   context.beginPath()
   context.rect(-10_000, -10_000, 20_000, 20_000)
-  context.arc(hoop.at[0], hoop.at[1], clear, 0, 2 * Math.PI, true)
+  along([...clear].reverse())
+  context.closePath()
   context.clip()
   context.strokeStyle = DYES.madder
   context.globalAlpha = 0.35
@@ -161,7 +164,7 @@ function paintOutside(context: CanvasRenderingContext2D, { sampler, done }: Scen
   context.lineWidth = 0.35
   context.setLineDash([2.4, 1.6])
   context.beginPath()
-  context.arc(hoop.at[0], hoop.at[1], clear, 0, 2 * Math.PI)
+  along(clear)
   context.stroke()
   context.restore()
 }

@@ -1,8 +1,11 @@
 /** Where the view goes when it is asked: the cloth, the hoop, what is held, true size, nearer or further. */
-import { clearRadius } from '@lemmata/core/materials'
+import { insideHalves } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import type { Wish } from './ScaleSlip.tsx'
 import { centred, fitView, type View, zoomAt } from './view.ts'
+
+/** Seen round what is free inside: its wood, and a little cloth, mm. */
+const ROUND_MM = 10
 
 export interface Areas {
   readonly heldBox: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number } | null
@@ -24,8 +27,8 @@ export function viewFor(
       return fitView(width, height, whole)
     case 'hoop': {
       if (!workingHoop) return fitView(width, height, whole)
-      const radius = clearRadius(workingHoop) + 22
-      return fitView(width, height, { left: middle.x - radius, top: middle.y - radius, right: middle.x + radius, bottom: middle.y + radius })
+      const [across, down] = insideHalves(workingHoop, -ROUND_MM)
+      return fitView(width, height, { left: middle.x - across, top: middle.y - down, right: middle.x + across, bottom: middle.y + down })
     }
     case 'held':
       return heldBox

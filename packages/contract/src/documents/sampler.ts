@@ -17,10 +17,14 @@ export const cloth = z.object({
   heightMm: z.number().min(20).max(3000),
 })
 
-export const hoop = z.object({ shape: z.literal('round'), nominalMm: lengthMm, insideMm: lengthMm, at: pair })
+const insideBoth = z.tuple([lengthMm, lengthMm])
+export const hoop = z.discriminatedUnion('shape', [
+  z.object({ shape: z.literal('round'), nominalMm: lengthMm, insideMm: lengthMm, at: pair }),
+  z.object({ shape: z.enum(['oval', 'frame']), insideMm: insideBoth, at: pair }),
+])
 export const displayHoop = z.discriminatedUnion('shape', [
   z.object({ shape: z.literal('round'), insideMm: lengthMm, at: pair, nominalMm: lengthMm.optional() }),
-  z.object({ shape: z.literal('oval'), insideMm: z.tuple([lengthMm, lengthMm]), at: pair }),
+  z.object({ shape: z.enum(['oval', 'frame']), insideMm: insideBoth, at: pair }),
 ])
 export const thread = z.object({ id, kind: oneOf(THREAD_KIND_IDS, 'kind of thread'), weight: z.string().max(10).optional(), colour })
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })

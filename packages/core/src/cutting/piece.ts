@@ -1,6 +1,6 @@
 /** How large each learner's piece of cloth is cut, and why. mm */
 import { caution, mm, type Problem } from '../base/index.ts'
-import { BEYOND_HOOP_MM, clothCare } from '../materials/index.ts'
+import { BEYOND_HOOP_MM, clothCare, outerOf } from '../materials/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 
 export interface PieceToCut {
@@ -32,8 +32,12 @@ export function pieceToCut({ cloth, workingHoop, brief }: Pick<Sampler, 'cloth' 
   const [wide, high] = [cloth.widthMm + edges, cloth.heightMm + edges]
   // What is left after it shrank is what was wanted.
   const [widthMm, heightMm] = [wide / (1 - shrink), high / (1 - shrink)].map(roundedUp) as [number, number]
-  const least = workingHoop ? workingHoop.nominalMm + 2 * BEYOND_HOOP_MM : 0
-  const most = Math.min(cloth.widthMm, cloth.heightMm)
+  // By the side that has least beyond the hoop.
+  const outer = workingHoop ? outerOf(workingHoop) : [0, 0]
+  const [most, least] = [
+    [cloth.widthMm, (outer[0] ?? 0) + 2 * BEYOND_HOOP_MM],
+    [cloth.heightMm, (outer[1] ?? 0) + 2 * BEYOND_HOOP_MM],
+  ].reduce((a, b) => ((b[0] as number) - (b[1] as number) < (a[0] as number) - (a[1] as number) ? b : a)) as [number, number]
   return {
     widthMm,
     heightMm,
@@ -42,7 +46,8 @@ export function pieceToCut({ cloth, workingHoop, brief }: Pick<Sampler, 'cloth' 
       ...(edges > 0 ? [{ what: 'edges' as const, widthMm: edges, heightMm: edges }] : []),
       ...(shrink > 0 ? [{ what: 'shrinkage' as const, widthMm: widthMm - wide, heightMm: heightMm - high }] : []),
     ],
-    problems: most < least - NEARLY_MM ? [caution('cutting.small', ['cloth'], { mm: mm(most), wanted: mm(least), beyond: mm(BEYOND_HOOP_MM) })] : [],
+    problems:
+      workingHoop && most < least - NEARLY_MM ? [caution('cutting.small', ['cloth'], { mm: mm(most), wanted: mm(least), beyond: mm(BEYOND_HOOP_MM) })] : [],
   }
 }
 

@@ -1,7 +1,7 @@
 /** What is done before the first lesson and how long before, and what is looked at whenever the cloth goes into the hoop. */
 import type { Told } from '../base/index.ts'
 import { mm } from '../base/index.ts'
-import { clothCare } from '../materials/index.ts'
+import { clothCare, outerOf } from '../materials/index.ts'
 import { findMarkMethod } from '../marking/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 
@@ -32,14 +32,15 @@ export function preparationOf({ cloth, workingHoop, brief }: Around): readonly P
   if (!method) steps.push({ code: 'cutting.mark-with', daysBefore: 2 })
   else if (method.daysSeen === null) steps.push({ code: 'cutting.mark', daysBefore: 2, figures: { method: method.name.toLowerCase() } })
   else steps.push({ code: 'cutting.mark-late', daysBefore: 1, figures: { method: method.name.toLowerCase() } })
-  if (workingHoop && !care.onFrame) steps.push({ code: 'cutting.bind', daysBefore: 2, figures: { mm: mm(workingHoop.nominalMm) } })
+  if (workingHoop && workingHoop.shape !== 'frame' && !care.onFrame)
+    steps.push({ code: 'cutting.bind', daysBefore: 2, figures: { mm: mm(Math.max(...outerOf(workingHoop))) } })
   return steps.map(({ code, daysBefore, figures = {} }) => ({ code, figures, daysBefore })).sort((a, b) => b.daysBefore - a.daysBefore)
 }
 
 /** Each time the cloth goes in. */
 export function hoopingChecks({ cloth, workingHoop, brief }: Around): readonly Told[] {
   const care = clothCare(cloth.kind)
-  if (!workingHoop || care.onFrame) return [{ code: 'cutting.on-frame', figures: {} }]
+  if (!workingHoop || workingHoop.shape === 'frame' || care.onFrame) return [{ code: 'cutting.on-frame', figures: {} }]
   const method = findMarkMethod(brief.marking?.method ?? '')
   return [
     care.hasGrain ? { code: 'cutting.grain', figures: {} } : { code: 'cutting.no-grain', figures: {} },

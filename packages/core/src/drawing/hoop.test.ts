@@ -2,9 +2,11 @@
 import { describe, expect, it } from 'vitest'
 import { newSampler } from '../sampler/index.ts'
 import { hoopView } from './draw-sampler.ts'
-import { drawHoop, drawHoopBelow, type HoopView, ringMm } from './hoop.ts'
+import { drawHoop, drawHoopBelow, type HoopView, ringMm, type RoundHoop } from './hoop.ts'
 
 const sampler = newSampler('Hooped')
+/** A new sampler is in a round one. */
+const round = sampler.workingHoop as RoundHoop
 const view = (side: 'front' | 'back' = 'front'): HoopView => {
   const found = hoopView(sampler, side)
   if (!found) throw new Error('no hoop')
@@ -13,7 +15,7 @@ const view = (side: 'front' | 'back' = 'front'): HoopView => {
 
 describe('a hoop', () => {
   it('covers nothing inside its inner edge, and is as thick as its wood', () => {
-    const { hoop } = view()
+    const hoop = round
     const discs = drawHoop(view()).flatMap((one) =>
       one.kind === 'disc' && one.stroke ? [one.radiusMm - one.stroke.widthMm / 2, one.radiusMm + one.stroke.widthMm / 2] : [],
     )
@@ -45,7 +47,7 @@ describe('a hoop', () => {
   })
 
   it('has folds only outside, where the cloth is slack', () => {
-    const { hoop } = view()
+    const hoop = round
     const folds = drawHoopBelow(view()).flatMap((one) => (one.kind === 'fill' ? one.points : []))
     expect(folds.length).toBeGreaterThan(17)
     for (const p of folds) expect(Math.hypot(p.x - hoop.at[0], p.y - hoop.at[1])).toBeGreaterThan(hoop.insideMm / 2)
@@ -54,5 +56,17 @@ describe('a hoop', () => {
   it('a sampler without one has none', () => {
     const { workingHoop: _none, ...bare } = sampler
     expect(hoopView(bare, 'front')).toBeNull()
+  })
+
+  it.each(['oval', 'frame'] as const)('%s: all of its wood lies outside what is free inside, and it is lit from above on the left', (shape) => {
+    const hoop = { shape, insideMm: [200, 120], at: [155, 155] } as const
+    const items = drawHoop({ ...view(), hoop })
+    const inner =
+      shape === 'frame' ? (x: number, y: number) => Math.max(Math.abs(x) / 100, Math.abs(y) / 60) : (x: number, y: number) => Math.hypot(x / 100, y / 60)
+    for (const item of items)
+      if (item.kind === 'stroke') for (const path of item.paths) for (const { x, y } of path) expect(inner(x - 155, y - 155)).toBeGreaterThan(0.999)
+    expect(drawHoop({ ...view('back'), hoop }).length).toBeGreaterThan(8)
+    // Without folds: a cloth that is pinned or tight all round has none that are known.
+    expect(drawHoopBelow({ ...view(), hoop }).every((one) => one.kind === 'stroke')).toBe(true)
   })
 })

@@ -6,6 +6,7 @@ import type { Point } from '../geometry/index.ts'
 import { luminance } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'
+import { drawForm, drawFormBelow, OVAL_RING } from './hoop-forms.ts'
 import type { DrawingItem, Ring } from './drawing.ts'
 import { darker, hash, LIGHT, lighter, sway } from './tone.ts'
 
@@ -16,8 +17,10 @@ const GAP = 0.4
 /** Threads of the cloth hang this far apart in the opening of the outer ring, mm. */
 const SCREW_GAP = 3.8
 
+export type RoundHoop = Extract<Hoop, { readonly shape: 'round' }>
+
 /** The ring's wood is at least so wide, mm. */
-export function ringMm({ nominalMm, insideMm }: Pick<Hoop, 'nominalMm' | 'insideMm'>): number {
+export function ringMm({ nominalMm, insideMm }: RoundHoop): number {
   return Math.max(3.2, (nominalMm - insideMm) / 2)
 }
 
@@ -30,6 +33,7 @@ export interface HoopView {
 /** What the hoop does to the cloth: folds outside it, and its shadow. Lies under the thread. */
 export function drawHoopBelow({ hoop, cloth, side }: HoopView): DrawingItem[] {
   const at = placeOf(hoop, cloth, side)
+  if (hoop.shape !== 'round') return drawFormBelow({ ...hoop, at: [at.x, at.y] }, cloth.hex, luminance(cloth.hex) < 0.18)
   const ring = ringMm(hoop)
   const outer = hoop.insideMm / 2 + 0.72 * ring + GAP + 1.15 * ring
   const dark = luminance(cloth.hex) < 0.18
@@ -39,6 +43,10 @@ export function drawHoopBelow({ hoop, cloth, side }: HoopView): DrawingItem[] {
 /** The rings and the screw. Lies over the thread: what is under the wood is not seen. */
 export function drawHoop({ hoop, cloth, side }: HoopView): DrawingItem[] {
   const at = placeOf(hoop, cloth, side)
+  if (hoop.shape !== 'round') {
+    const wood = drawForm({ ...hoop, at: [at.x, at.y] }, cloth.hex, side === 'front')
+    return hoop.shape === 'frame' ? wood : [...wood, ...screw(at, hoop.insideMm[1] / 2 + OVAL_RING.from, OVAL_RING.wide, cloth.hex)]
+  }
   const ring = ringMm(hoop)
   const inner = { from: hoop.insideMm / 2, wide: 0.72 * ring }
   const outer = { from: inner.from + inner.wide + GAP, wide: 1.15 * ring }

@@ -1,13 +1,13 @@
 /** Where the design may lie: inside the hoop with room for fingers and the needle's angle, or on the cloth. mm. */
 import type { WorkedExercise, WorkedPiece } from '../exercise/index.ts'
 import type { Point } from '../geometry/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { outsideClear } from '../materials/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 
 /** How far a place lies outside the clear area or off the cloth; 0 inside. */
 export function outsideBy(at: Point, { cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): number {
   const offCloth = Math.max(-at.x, -at.y, at.x - cloth.widthMm, at.y - cloth.heightMm, 0)
-  const offHoop = workingHoop ? Math.max(0, Math.hypot(at.x - workingHoop.at[0], at.y - workingHoop.at[1]) - clearRadius(workingHoop)) : 0
+  const offHoop = workingHoop ? outsideClear(at, workingHoop) : 0
   return Math.max(offCloth, offHoop)
 }
 

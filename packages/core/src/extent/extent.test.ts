@@ -17,7 +17,7 @@ function work(stitch: string, guide: Guide) {
 const line = (path: string): Guide => ({ kind: 'line', path })
 const square: Guide = { kind: 'shape', path: 'M 100 100 h 10 v 10 h -10 Z' }
 const hoop = sampler.workingHoop
-if (!hoop) throw new Error('a new sampler has a hoop')
+if (hoop?.shape !== 'round') throw new Error('a new sampler has a round hoop')
 
 describe('the box of an exercise', () => {
   it('holds its thread and its marks', () => {

@@ -1,7 +1,7 @@
 /** A free place on the cloth for a guide of some size: where nothing that is drawn lies. mm. */
 import type { Box, Point } from '../geometry/index.ts'
 import { type Guide, practiceFor, type PracticeGuide, practiceGuide, practiceHalfHeight, transformGuide } from '../guide/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { clearHalves, HOOP_MARGIN_MM, outsideClear } from '../materials/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import { boxOfGuides, type GuideDrawing, matricesFor, type Sampler } from '../sampler/index.ts'
 
@@ -68,7 +68,7 @@ function search(practice: PracticeGuide, share: number, sampler: Pick<Sampler, '
 }
 
 function widestMm({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): number {
-  return workingHoop ? 2 * clearRadius(workingHoop) : Math.min(cloth.widthMm, cloth.heightMm) - 30
+  return workingHoop ? 2 * Math.max(...clearHalves(workingHoop)) : Math.min(cloth.widthMm, cloth.heightMm) - 30
 }
 
 /** Two millimetres inside, for the hand that draws it. */
@@ -77,8 +77,7 @@ const HAND_MM = 2
 function isClear(box: Box, { cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): boolean {
   if (box.left < HAND_MM || box.top < HAND_MM || box.right > cloth.widthMm - HAND_MM || box.bottom > cloth.heightMm - HAND_MM) return false
   if (!workingHoop) return true
-  const radius = clearRadius(workingHoop) - HAND_MM
-  return [box.left, box.right].every((x) => [box.top, box.bottom].every((y) => Math.hypot(x - workingHoop.at[0], y - workingHoop.at[1]) <= radius))
+  return [box.left, box.right].every((x) => [box.top, box.bottom].every((y) => outsideClear({ x, y }, workingHoop, HOOP_MARGIN_MM + HAND_MM) < 1e-9))
 }
 
 function overlaps(a: Box, b: Box): boolean {

@@ -1,7 +1,7 @@
 /** New exercises find free places, and rows of one stitch stand below one another. */
 import { describe, expect, it } from 'vitest'
 import { parsePath } from '../geometry/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { clearHalves } from '../materials/index.ts'
 import { applyOperation, boxOfGuides, newSampler, type Sampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { GAP_MM, newExercise, newRows, placeFor, rowValues, takenBoxes } from './index.ts'
@@ -25,7 +25,8 @@ describe('a free place', () => {
     const { workingHoop } = sampler
     for (const [index, box] of boxes.entries()) {
       for (const x of [box.left, box.right])
-        for (const y of [box.top, box.bottom]) expect(Math.hypot(x - 155, y - 155), `${index}`).toBeLessThanOrEqual(clearRadius(workingHoop ?? { insideMm: 0 }))
+        for (const y of [box.top, box.bottom])
+          expect(Math.hypot(x - 155, y - 155), `${index}`).toBeLessThanOrEqual(workingHoop ? clearHalves(workingHoop)[0] : 0)
       for (const other of boxes.slice(index + 1)) {
         const apart = Math.max(box.left - other.right, other.left - box.right, box.top - other.bottom, other.top - box.bottom)
         expect(apart, `${index}`).toBeGreaterThanOrEqual(GAP_MM - 1e-6)

@@ -2,7 +2,7 @@
 import { type Guide, type GuidePart, moveGuide, practiceFor, practiceHalfHeight } from '../guide/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import type { DrawnGuide, Exercise, Operation, Sampler } from '../sampler/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { outsideClear } from '../materials/index.ts'
 import { boxOfBrought, type BroughtGuide } from '../bring-in/index.ts'
 import { GAP_MM, middleOf, placeFor } from './free-place.ts'
 
@@ -56,9 +56,9 @@ export function bringIn(guides: readonly BroughtGuide[], sampler: Sampler, newId
   if (!box) return null
   const { cloth, workingHoop } = sampler
   const middle = middleOf(sampler)
-  const corners = [box.left, box.right].flatMap((x) => [box.top, box.bottom].map((y) => Math.hypot(x - middle.x, y - middle.y)))
+  const corners = [box.left, box.right].flatMap((x) => [box.top, box.bottom].map((y) => ({ x, y })))
   const isOn = workingHoop
-    ? Math.max(...corners) <= clearRadius(workingHoop)
+    ? corners.every((at) => outsideClear(at, workingHoop) < 1e-9)
     : box.left >= 0 && box.top >= 0 && box.right <= cloth.widthMm && box.bottom <= cloth.heightMm
   const by = isOn ? { x: 0, y: 0 } : { x: middle.x - (box.left + box.right) / 2, y: middle.y - (box.top + box.bottom) / 2 }
   const drawn = guides.map(({ guide, name, layer }): DrawnGuide => {

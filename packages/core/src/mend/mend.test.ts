@@ -42,7 +42,7 @@ describe('what lies outside', () => {
     const reach = before ? reachOutside(before, outside).reachMm : 0
     expect(reach).toBeGreaterThan(20)
     expect(sentenceOf(problemsOf(outside).find((one) => one.code === 'cloth.outside'))).toBe(
-      `It reaches ${Number(reach.toFixed(2))} mm outside the clear area, where the hoop is in the way of needle and fingers.`,
+      `It reaches ${Number(reach.toFixed(2))} mm outside the clear area, where hoop or frame is in the way of needle and fingers.`,
     )
     const after = mended(outside, 'cloth.outside')
     expect(problemsOf(after).map((one) => one.code)).not.toContain('cloth.outside')
@@ -53,6 +53,18 @@ describe('what lies outside', () => {
     const was = before?.pieces[0].worked.holes[0]
     expect((was?.x ?? 0) - (first?.x ?? 0)).toBeCloseTo(reach + 0.1, 1)
     expect(first?.y).toBeCloseTo(was?.y ?? 0, 3)
+  })
+
+  it('raised work that would lie under the wood is said to be crushed there; flat work, or less far out, is not', () => {
+    const knots = (x: number): Sampler => {
+      const base = samplerWith({ kind: 'spots', at: [[x, 155]] })
+      return { ...base, exercises: base.exercises.map((one) => ({ ...one, stitch: 'french-knot', parameters: {} })) }
+    }
+    const said = (sampler: Sampler): string => sentenceOf(problemsOf(sampler).find((one) => one.code === 'cloth.outside'))
+    // The clear circle ends 85.5 from 155, the wood begins 12 further out.
+    expect(said(knots(260))).toContain('would lie under the wood, which crushes it')
+    expect(said(knots(245))).not.toContain('crushes')
+    expect(said(outside)).not.toContain('crushes')
   })
 
   it('says which of several pieces it is, and brings all of them inside', () => {

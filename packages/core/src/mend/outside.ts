@@ -3,7 +3,7 @@ import { caution, mm, type Problem } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { outsideBy, reachOutside } from '../extent/index.ts'
 import { moveBy, type Point } from '../geometry/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { HOOP_MARGIN_MM, nearestInside } from '../materials/index.ts'
 import type { Operation, Sampler } from '../sampler/index.ts'
 
 /** Less is not seen, mm. */
@@ -19,8 +19,16 @@ export function outsideProblem(done: WorkedExercise, sampler: Ground): Problem |
   if (reachMm <= SEEN_MM || !at) return null
   const offCloth = outsideBy(at, { cloth: sampler.cloth }) > SEEN_MM
   const which = done.pieces.length > 1 ? { piece: done.pieces.findIndex((one) => one === piece) + 1, pieces: done.pieces.length } : {}
-  return caution('cloth.outside', ['on'], { reach: mm(reachMm), beyond: offCloth ? 'cloth' : 'clear-area', ...which })
+  const crushed = !offCloth && sampler.workingHoop !== undefined && reachMm > HOOP_MARGIN_MM && isRaised(done) ? { crushed: 'raised' } : {}
+  return caution('cloth.outside', ['on'], { reach: mm(reachMm), beyond: offCloth ? 'cloth' : 'clear-area', ...which, ...crushed })
 }
+
+/** Wound, woven or padded: it stands up from the cloth. */
+function isRaised({ motions }: WorkedExercise): boolean {
+  return RAISED.some((motion) => (motions[motion] ?? 0) > 0)
+}
+
+const RAISED = ['wind', 'weave', 'pad'] as const
 
 /** Null where it cannot lie inside, and where a group decides where its guides lie. */
 export function moveInside(done: WorkedExercise, sampler: Ground & Pick<Sampler, 'drawing'>): Operation | null {
@@ -38,21 +46,16 @@ export function moveInside(done: WorkedExercise, sampler: Ground & Pick<Sampler,
       { at: by, reach: 0 },
     )
     if (outermost.reach <= SEEN_MM) return move === 0 ? null : { kind: 'transform-guides', ids, matrix: moveBy(by) }
-    const inside = nearestInside(outermost.at, sampler)
+    const inside = nearestClear(outermost.at, sampler)
     by = { x: by.x + inside.x - outermost.at.x, y: by.y + inside.y - outermost.at.y }
   }
   return null
 }
 
-function nearestInside(at: Point, { cloth, workingHoop }: Ground): Point {
+function nearestClear(at: Point, { cloth, workingHoop }: Ground): Point {
   const onCloth = {
     x: Math.min(cloth.widthMm - INSIDE_MM, Math.max(INSIDE_MM, at.x)),
     y: Math.min(cloth.heightMm - INSIDE_MM, Math.max(INSIDE_MM, at.y)),
   }
-  if (!workingHoop) return onCloth
-  const [x, y] = workingHoop.at
-  const most = Math.max(0, clearRadius(workingHoop) - INSIDE_MM)
-  const away = Math.hypot(onCloth.x - x, onCloth.y - y)
-  if (away <= most) return onCloth
-  return { x: x + ((onCloth.x - x) * most) / away, y: y + ((onCloth.y - y) * most) / away }
+  return workingHoop ? nearestInside(onCloth, workingHoop, HOOP_MARGIN_MM + INSIDE_MM) : onCloth
 }

@@ -8,7 +8,7 @@ import { boxOfExercise } from '../extent/index.ts'
 import { onDial } from '../draw/index.ts'
 import { type Box, type Matrix, type Point } from '../geometry/index.ts'
 import type { Guide } from '../guide/index.ts'
-import { clearRadius } from '../materials/index.ts'
+import { clearHalves, HOOP_MARGIN_MM, rectangleInside } from '../materials/index.ts'
 import { lessonOf, type Operation, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { middleOf, withMotifs } from '../layout/index.ts'
 
@@ -152,12 +152,13 @@ interface Ground {
 function groundOf(sampler: Sampler): Ground {
   const { cloth, workingHoop } = sampler
   const [across, down] = [cloth.widthMm - 2 * BORDER_MM, cloth.heightMm - 2 * BORDER_MM]
-  const radiusMm = workingHoop ? clearRadius(workingHoop) - HAND_MM : Math.min(across, down) / 2
+  const radiusMm = workingHoop ? Math.min(...clearHalves(workingHoop)) - HAND_MM : Math.min(across, down) / 2
   return {
     middle: middleOf(sampler),
     radiusMm,
     rectangle: (ratio) => {
-      const heightMm = workingHoop ? (2 * radiusMm) / Math.hypot(ratio, 1) : Math.min(down, across / ratio)
+      if (workingHoop) return rectangleInside(workingHoop, ratio, HOOP_MARGIN_MM + HAND_MM)
+      const heightMm = Math.min(down, across / ratio)
       return { widthMm: heightMm * ratio, heightMm }
     },
   }

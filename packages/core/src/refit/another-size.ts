@@ -7,7 +7,7 @@ import { type Box, carryPoint, inTurn, type Matrix, moveBy, type Point, scaleAbo
 import type { WorkedExercise } from '../exercise/index.ts'
 import { refitGuide } from '../guide/index.ts'
 import { boxOfHeld } from '../layout/index.ts'
-import { BEYOND_HOOP_MM, clearRadius, hoopOf } from '../materials/index.ts'
+import { BEYOND_HOOP_MM, clearRadius, hoopOf, outerOf } from '../materials/index.ts'
 import { boxOfGuides, type Copies, type DisplayHoop, type DrawnGuide, type Hoop, type Operation, type Sampler, transformCopies } from '../sampler/index.ts'
 import { ownFactor } from './own-factor.ts'
 
@@ -40,15 +40,16 @@ export function takeTo(sampler: Sampler, size: AnotherSize, done: readonly Worke
   const hoop = size.kind === 'hoop' ? hoopOf(size.nominalMm) : null
   const factor =
     size.kind === 'hoop'
-      ? clearRadius(hoopOf(size.nominalMm)) / (workingHoop ? clearRadius(workingHoop) : farthest(drawn, middle))
+      ? clearRadius(hoopOf(size.nominalMm)) / (workingHoop?.shape === 'round' ? clearRadius(workingHoop) : farthest(drawn, middle))
       : Math.min((size.widthMm - 2 * CARD_MARGIN_MM) / (drawn.right - drawn.left), (size.heightMm - 2 * CARD_MARGIN_MM) / (drawn.bottom - drawn.top))
   if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return failure(error('refit.too-far', [], { least: LEAST_FACTOR, most: MOST_FACTOR }))
   // What lies round the hoop, or round the design, stays as wide as it was.
-  const beyond = (of: number, extent: number): number =>
-    workingHoop ? Math.max(20, (of - workingHoop.nominalMm) / 2) : Math.max(20, Math.min(BEYOND_HOOP_MM, (of - extent) / 2))
+  const outer = workingHoop && outerOf(workingHoop)
+  const beyond = (of: number, extent: number, hooped: number | undefined): number =>
+    hooped !== undefined ? Math.max(20, (of - hooped) / 2) : Math.max(20, Math.min(BEYOND_HOOP_MM, (of - extent) / 2))
   const [across, down] = hoop ? [hoop.nominalMm, hoop.nominalMm] : size.kind === 'card' ? [size.widthMm, size.heightMm] : [0, 0]
-  const widthMm = whole(across + 2 * beyond(cloth.widthMm, drawn.right - drawn.left))
-  const heightMm = whole(down + 2 * beyond(cloth.heightMm, drawn.bottom - drawn.top))
+  const widthMm = whole(across + 2 * beyond(cloth.widthMm, drawn.right - drawn.left, outer?.[0]))
+  const heightMm = whole(down + 2 * beyond(cloth.heightMm, drawn.bottom - drawn.top, outer?.[1]))
   if (widthMm > MOST_CLOTH_MM || heightMm > MOST_CLOTH_MM)
     return failure(error('refit.no-cloth', [], { mm: mm(Math.max(widthMm, heightMm)), most: mm(MOST_CLOTH_MM) }))
   const to: Point = { x: widthMm / 2, y: heightMm / 2 }
@@ -100,7 +101,7 @@ const whole = (mm: number): number => Math.round(mm)
 function displayAfter(hoop: DisplayHoop, matrix: Matrix): DisplayHoop {
   const scale = scaleOf(matrix)
   const { x, y } = carryPoint(matrix, { x: hoop.at[0], y: hoop.at[1] })
-  if (hoop.shape === 'oval') return { ...hoop, insideMm: [hoop.insideMm[0] * scale, hoop.insideMm[1] * scale], at: [x, y] }
+  if (hoop.shape !== 'round') return { ...hoop, insideMm: [hoop.insideMm[0] * scale, hoop.insideMm[1] * scale], at: [x, y] }
   const { nominalMm: _before, ...rest } = hoop
   return { ...rest, insideMm: hoop.insideMm * scale, at: [x, y] }
 }

@@ -90,17 +90,15 @@ export interface SamplerCloth {
   readonly heightMm: number
 }
 
-export interface Hoop {
-  readonly shape: 'round'
-  readonly nominalMm: number
-  readonly insideMm: number
-  readonly at: Pair
-}
+/** An oval one, and a frame of four bars, by what is free inside, across and down. */
+export type Hoop =
+  | { readonly shape: 'round'; readonly nominalMm: number; readonly insideMm: number; readonly at: Pair }
+  | { readonly shape: 'oval' | 'frame'; readonly insideMm: Pair; readonly at: Pair }
 
 /** The hoop in which the finished piece hangs. */
 export type DisplayHoop =
   | { readonly shape: 'round'; readonly insideMm: number; readonly at: Pair; readonly nominalMm?: number | undefined }
-  | { readonly shape: 'oval'; readonly insideMm: Pair; readonly at: Pair }
+  | { readonly shape: 'oval' | 'frame'; readonly insideMm: Pair; readonly at: Pair }
 
 export interface SamplerThread {
   readonly id: ThreadId
