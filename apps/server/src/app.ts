@@ -13,6 +13,7 @@ import { classRoutes } from './classes/index.ts'
 import { answerErrors, notFound } from './http/errors.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
 import { samplerRoutes } from './samplers/index.ts'
+import { pictureRoutes } from './pictures/index.ts'
 import { sheetRoutes } from './sheets/index.ts'
 import { stitchRoutes } from './stitches/index.ts'
 import { versionRoutes } from './versions/index.ts'
@@ -53,6 +54,7 @@ export function makeApp(settings: AppSettings): Express {
   })
   api.use(sessions(settings.sequelize, settings.secret))
   api.use(checkCsrf)
+  api.use(pictureRoutes())
   api.use(express.json({ limit: '4mb' }))
   api.use(accountRoutes(settings))
   api.use(samplerRoutes(settings.sequelize))

@@ -33,6 +33,7 @@ export type {
   SamplerAnswer,
   SamplerSummary,
   VersionAnswer,
+  PictureAnswer,
   VersionSummary,
   SessionAnswer,
   SheetRequest,

@@ -10,7 +10,7 @@ export interface Principal {
   readonly id: string
 }
 
-export type Records = 'samplers' | 'classes' | 'own-stitches'
+export type Records = 'samplers' | 'classes' | 'own-stitches' | 'pictures'
 
 type Reach = { readonly [Of in Records]: (principal: Principal) => { readonly teacherId: string } }
 
@@ -20,6 +20,7 @@ const REACH: { readonly [Kind in Principal['kind']]: Reach } = {
     samplers: ({ id }) => ({ teacherId: id }),
     classes: ({ id }) => ({ teacherId: id }),
     'own-stitches': ({ id }) => ({ teacherId: id }),
+    pictures: ({ id }) => ({ teacherId: id }),
   },
 }
 

@@ -6,6 +6,7 @@ import { up as ownStitches } from './migrations/0002-own-stitches.ts'
 import { up as classes } from './migrations/0003-classes.ts'
 import { up as revisions } from './migrations/0004-revisions.ts'
 import { up as versions } from './migrations/0005-versions.ts'
+import { up as pictures } from './migrations/0006-pictures.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
@@ -13,6 +14,7 @@ const MIGRATIONS = [
   { name: '0003-classes', run: classes },
   { name: '0004-revisions', run: revisions },
   { name: '0005-versions', run: versions },
+  { name: '0006-pictures', run: pictures },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

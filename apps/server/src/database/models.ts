@@ -75,6 +75,17 @@ export class OwnStitchRow extends Model<InferAttributes<OwnStitchRow>, InferCrea
   declare changedAt: CreationOptional<Date>
 }
 
+/** A picture to draw over, as the server made it anew. */
+export class PictureRow extends Model<InferAttributes<PictureRow>, InferCreationAttributes<PictureRow>> {
+  declare id: CreationOptional<string>
+  declare teacherId: string
+  declare width: number
+  declare height: number
+  /** WebP. */
+  declare bytes: Buffer
+  declare createdAt: CreationOptional<Date>
+}
+
 export function defineModels(sequelize: Sequelize): void {
   // Made anew for each column: Sequelize writes into the description it is given.
   const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
@@ -149,6 +160,17 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'versions', timestamps: false },
+  )
+  PictureRow.init(
+    {
+      id: uuid(),
+      teacherId: { type: DataTypes.UUID, allowNull: false },
+      width: { type: DataTypes.INTEGER, allowNull: false },
+      height: { type: DataTypes.INTEGER, allowNull: false },
+      bytes: { type: DataTypes.BLOB('medium'), allowNull: false },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'pictures', timestamps: false },
   )
   OwnStitchRow.init(
     {

@@ -3,6 +3,7 @@ import type {
   ClassAnswer,
   ClassSummary,
   ErrorAnswer,
+  PictureAnswer,
   SamplerAnswer,
   SamplerSummary,
   SentOperation,
@@ -35,12 +36,14 @@ export class ConnectionLost extends Error {
 let csrf = ''
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  // A file goes as it is; everything else as JSON.
+  const sent = body === undefined ? null : body instanceof Blob ? { type: body.type, body } : { type: 'application/json', body: JSON.stringify(body) }
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }) },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      headers: { ...(sent ? { 'content-type': sent.type } : {}), ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }) },
+      ...(sent ? { body: sent.body } : {}),
     })
   } catch {
     throw new ConnectionLost()
@@ -72,6 +75,7 @@ export const api = {
   sampler: (id: string) => call<SamplerAnswer>('GET', `/samplers/${id}`),
   makeSampler: (given: { name: string } | { document: unknown }) => call<SamplerAnswer>('POST', '/samplers', given),
   copySampler: (id: string, forNextClass: boolean) => call<SamplerAnswer>('POST', `/samplers/${id}/copy`, { forNextClass }),
+  sendPicture: (file: Blob) => call<PictureAnswer>('POST', '/pictures', file),
   versions: (id: string) => call<VersionSummary[]>('GET', `/samplers/${id}/versions`),
   version: (id: string, version: string) => call<VersionAnswer>('GET', `/samplers/${id}/versions/${version}`),
   keepVersion: (id: string, name: string) => call<VersionSummary>('POST', `/samplers/${id}/versions`, { name }),

@@ -8,6 +8,7 @@ import { LayoutDialog } from './LayoutDialog.tsx'
 import { MarkingDialog } from './MarkingDialog.tsx'
 import { PrepareDialog } from './PrepareDialog.tsx'
 import { SizeDialog } from './SizeDialog.tsx'
+import { UnderlayDialog } from './UnderlayDialog.tsx'
 
 interface Props {
   readonly sampler: Sampler
@@ -15,7 +16,7 @@ interface Props {
   readonly results: ReadonlyMap<string, Result<WorkedExercise>>
 }
 
-type Shown = 'marking' | 'prepare' | 'size' | 'layout'
+type Shown = 'marking' | 'prepare' | 'size' | 'layout' | 'picture'
 
 export function ClothMenu({ sampler, done, results }: Props) {
   const [shown, setShown] = useState<Shown | null>(null)
@@ -29,6 +30,7 @@ export function ClothMenu({ sampler, done, results }: Props) {
           items: [
             item('prepare', 'Prepare and cut it …'),
             item('marking', 'Mark it: with what …'),
+            item('picture', 'A picture to draw over …'),
             item('layout', 'Arrange all …', sampler.exercises.length < 2),
             item('size', 'Take it to another size …', sampler.drawing.guides.length === 0),
           ],
@@ -37,7 +39,8 @@ export function ClothMenu({ sampler, done, results }: Props) {
         <Button>The cloth ▾</Button>
       </Dropdown>
       {shown === 'marking' && <MarkingDialog sampler={sampler} done={done} onClose={close} />}
-      {shown === 'prepare' && <PrepareDialog sampler={sampler} onClose={close} />}
+      {shown === 'prepare' && <PrepareDialog sampler={sampler} done={done} onClose={close} />}
+      {shown === 'picture' && <UnderlayDialog sampler={sampler} onClose={close} />}
       {shown === 'layout' && <LayoutDialog sampler={sampler} done={done} onClose={close} />}
       {shown === 'size' && <SizeDialog sampler={sampler} done={done} results={results} onClose={close} />}
     </>

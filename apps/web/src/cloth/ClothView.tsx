@@ -33,6 +33,7 @@ import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
 import { pressedTwice } from './pressed-twice.ts'
 import { useDrag } from './use-drag.ts'
+import { useUnderlay } from './use-underlay.ts'
 import { usePainting } from './use-painting.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
 import { viewFor } from './view-for.ts'
@@ -134,9 +135,12 @@ export function ClothView(props: Props) {
   const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, scale, ground, onDrawn)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
   const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
+  const underlay = useUnderlay(sampler)
+  // Seen while one draws, and where marks are looked at.
+  const picture = shown.marks || drawing ? underlay : null
   const scene = useMemo<Scene>(
-    () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown }),
-    [cloth, workingHoop, resting, shown],
+    () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown, picture }),
+    [cloth, workingHoop, resting, shown, picture],
   )
   usePainting(base, scene, view, width, height)
 

@@ -1,5 +1,6 @@
 /** The cloth before the first stitch: the piece, the class's pieces on a width of cloth, what is done when, and the hoop. */
 import { cutForClass, type CutPlan, hoopingChecks, preparationOf } from '@lemmata/core/cutting'
+import type { WorkedExercise } from '@lemmata/core/exercise'
 import { clothCare } from '@lemmata/core/materials'
 import type { Cutting, Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
@@ -9,9 +10,11 @@ import { Modal, Select } from 'antd'
 import { dayInWords, daysBefore } from '../look/dates.ts'
 import { Field, LengthField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
+import { FeltList } from './FeltList.tsx'
 
 interface Props {
   readonly sampler: Sampler
+  readonly done: readonly WorkedExercise[]
   readonly onClose: () => void
 }
 
@@ -22,7 +25,7 @@ const WASHED: readonly { readonly value: NonNullable<Cutting['washed']>; readonl
 ]
 const PARTS = { drawn: 'the cloth as it is drawn', edges: 'for edges that fray', shrinkage: 'for what it may shrink' } as const
 
-export function PrepareDialog({ sampler, onClose }: Props) {
+export function PrepareDialog({ sampler, done, onClose }: Props) {
   const { brief, cloth, units } = sampler
   const care = clothCare(cloth.kind)
   const { piece, count, boltMm, washed, shrinkage, plan } = cutForClass(sampler)
@@ -86,6 +89,7 @@ export function PrepareDialog({ sampler, onClose }: Props) {
               </li>
             ))}
           </ul>
+          <FeltList done={done} unit={units} pieces={count} name={sampler.name} />
           <h3>Each time it goes into the hoop</h3>
           <ul className="prepare-steps">
             {hoopingChecks(sampler).map((one) => (

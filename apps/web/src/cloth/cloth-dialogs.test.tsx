@@ -57,7 +57,7 @@ describe('one length for rows', () => {
 
 describe('preparing the cloth', () => {
   function Page() {
-    return <PrepareDialog sampler={useSampler()} onClose={() => undefined} />
+    return <PrepareDialog sampler={useSampler()} done={[]} onClose={() => undefined} />
   }
 
   it('counts the learners and the teacher, keeps the width of the cloth and when it is washed', async () => {

@@ -19,6 +19,7 @@ import { paintItems } from '../drawing/paint.ts'
 import { paintWeave } from '../drawing/weave.ts'
 import { DYES } from '../look/theme.ts'
 import type { Point } from '@lemmata/core/geometry'
+import type { LaidPicture } from './use-underlay.ts'
 import type { View } from './view.ts'
 
 export interface Scene {
@@ -27,6 +28,8 @@ export interface Scene {
   readonly side: 'front' | 'back'
   readonly worked: boolean
   readonly marks: boolean
+  /** What one draws over, where it is shown. */
+  readonly picture?: LaidPicture | null
 }
 
 /** So many items at a time: about a millisecond's work. */
@@ -62,6 +65,7 @@ export function* paintScene(context: CanvasRenderingContext2D, scene: Scene, vie
     paintWeave(context, onCloth, hex, pitch, view.scale * (window.devicePixelRatio || 1))
     paintItems(context, drawSelvedges(cloth.widthMm, cloth.heightMm, hex))
   }
+  if (scene.picture && side === 'front') paintPicture(context, scene.picture, cloth)
   yield
   const hoop = hoopView(sampler, side)
   if (hoop) {
@@ -91,6 +95,20 @@ export function* paintScene(context: CanvasRenderingContext2D, scene: Scene, vie
   if (side === 'front') paintOutside(context, scene)
   yield
   if (hoop) paintItems(context, drawHoop(hoop))
+  context.restore()
+}
+
+/** On the cloth and no further, about its own middle. */
+function paintPicture(context: CanvasRenderingContext2D, { image, underlay }: LaidPicture, cloth: Sampler['cloth']): void {
+  const { at, widthMm, heightShare, turnRad = 0, opacityPercent = 40 } = underlay
+  context.save()
+  context.beginPath()
+  context.rect(0, 0, cloth.widthMm, cloth.heightMm)
+  context.clip()
+  context.translate(at[0], at[1])
+  context.rotate(turnRad)
+  context.globalAlpha = opacityPercent / 100
+  context.drawImage(image, -widthMm / 2, (-widthMm * heightShare) / 2, widthMm, widthMm * heightShare)
   context.restore()
 }
 

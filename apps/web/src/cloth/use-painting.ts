@@ -109,7 +109,7 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
 
 /** The same cloth seen in the same way, with more worked on it. */
 function isMoreOf(before: Scene, now: Scene): boolean {
-  const alike = (['side', 'worked', 'marks'] as const).every((key) => before[key] === now[key])
+  const alike = (['side', 'worked', 'marks', 'picture'] as const).every((key) => before[key] === now[key])
   return alike && now.done.length > before.done.length && now.sampler.cloth === before.sampler.cloth && now.sampler.workingHoop === before.sampler.workingHoop
 }
 

@@ -32,6 +32,13 @@ export const sendOperations = z.object({
 })
 /** Under this name the sampler is kept as it is stored. */
 export const keepVersion = z.object({ name: shortText })
+/** What the server made of a picture: its pixels, and the id under which a sampler lays it. */
+export interface PictureAnswer {
+  readonly id: string
+  readonly width: number
+  readonly height: number
+}
+
 export const copySampler = z.object({ forNextClass: z.boolean().optional() })
 export const makeClass = z.union([z.object({ name: shortText, sampler: z.uuid() }), z.object({ sampler: z.uuid(), document: z.unknown() })])
 

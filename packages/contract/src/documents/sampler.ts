@@ -26,6 +26,14 @@ export const displayHoop = z.discriminatedUnion('shape', [
   z.object({ shape: z.literal('round'), insideMm: lengthMm, at: pair, nominalMm: lengthMm.optional() }),
   z.object({ shape: z.enum(['oval', 'frame']), insideMm: insideBoth, at: pair }),
 ])
+export const underlay = z.object({
+  picture: z.uuid(),
+  at: pair,
+  widthMm: z.number().min(5).max(3000),
+  heightShare: z.number().min(0.02).max(50),
+  turnRad: z.number().min(-7).max(7).optional(),
+  opacityPercent: z.number().min(5).max(100).optional(),
+})
 export const thread = z.object({ id, kind: oneOf(THREAD_KIND_IDS, 'kind of thread'), weight: z.string().max(10).optional(), colour })
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })
 const keptLessons = z.array(z.array(id).max(100)).max(200)
@@ -50,9 +58,9 @@ export const sampler = z
       .object({
         guides: z.array(drawnGuide).max(MOST_GUIDES, `these are more than ${MOST_GUIDES} guides; divide the sampler`).default([]),
         groups: z.array(guideGroup).max(200).default([]),
-        underlay: z.null({ error: 'a picture underneath cannot be kept yet; leave it out' }).optional(),
+        underlay: underlay.nullish(),
       })
-      .transform(({ guides, groups }) => ({ guides, groups }))
+      .transform(({ guides, groups, underlay: picture }) => ({ guides, groups, ...(picture ? { underlay: picture } : {}) }))
       .prefault({}),
     exercises: z.array(exercise).max(MOST_EXERCISES, `these are more than ${MOST_EXERCISES} exercises, the most that one sampler holds; divide the course`),
     lessons: z.array(lesson).max(200).default([]),

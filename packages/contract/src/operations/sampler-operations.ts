@@ -5,7 +5,7 @@ import { brief, hardFor, overruledWays, wishes } from '../documents/brief.ts'
 import { exercise, material } from '../documents/exercise.ts'
 import { drawnGuide, guideGroup } from '../documents/guide.ts'
 import { id, shortText } from '../documents/primitives.ts'
-import { cloth, displayHoop, hoop, keptOrder, lesson, sampler, thread } from '../documents/sampler.ts'
+import { cloth, displayHoop, hoop, keptOrder, lesson, sampler, thread, underlay } from '../documents/sampler.ts'
 import { stitchDocument, threadRole } from '../documents/stitch.ts'
 
 const place = z.number().int().min(0).max(1000)
@@ -100,6 +100,7 @@ const SCHEMAS = {
     set: z.record(z.string().max(20), z.number().min(-10_000).max(10_000)),
     clear: z.array(z.string().max(20)).max(40).optional(),
   }),
+  'set-underlay': z.object({ kind: z.literal('set-underlay'), underlay: underlay.nullable() }),
   'set-units': z.object({ kind: z.literal('set-units'), units: z.enum(['mm', 'in']) }),
   'transform-guides': z.object({
     kind: z.literal('transform-guides'),

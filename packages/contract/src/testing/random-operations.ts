@@ -146,6 +146,10 @@ const KINDS: { readonly [Kind in SingleOperation['kind']]: fc.Arbitrary<Extract<
     set: some({ L: fc.integer({ min: 1, max: 9 }), G: fc.constant(2) }),
     clear: fc.subarray(['f', 'G']),
   }),
+  'set-underlay': fc.record({
+    kind: kind('set-underlay'),
+    underlay: fc.constantFrom(null, { picture: '6f1c1a52-3a0e-4f0e-9d2b-2f7f6a0f9b11', at: [100, 90] as const, widthMm: 120, heightShare: 0.75 }),
+  }),
   'set-units': fc.record({ kind: kind('set-units'), units: fc.constantFrom('mm' as const, 'in' as const) }),
   'transform-guides': fc.record({
     kind: kind('transform-guides'),

@@ -14,7 +14,7 @@ describe('forms of hoops', () => {
     expect(clearHalves(frame)).toEqual([138, 88])
     expect(outerOf(oval)).toEqual([208, 128])
     expect(outerOf(frame)).toEqual([336, 236])
-    expect(outerOf({ ...round, nominalMm: 203 } as HoopForm & { nominalMm: number })).toEqual([203, 203])
+    expect(outerOf({ ...round, nominalMm: 203 })).toEqual([203, 203])
   })
 
   it('say how far a place lies out: 10 beyond a frame across and 24 down are 26, beyond an oval along its axes as far as it is', () => {

@@ -269,9 +269,22 @@ export interface GuideGroup {
 }
 
 /** All the guides on the cloth. */
+/** A picture that one draws over: kept on the server by its id, laid at scale about its middle, mm. */
+export interface Underlay {
+  readonly picture: string
+  readonly at: Pair
+  readonly widthMm: number
+  /** Its height as a share of its width. */
+  readonly heightShare: number
+  readonly turnRad?: number | undefined
+  /** How strongly it is seen; 40 where nothing is said. */
+  readonly opacityPercent?: number | undefined
+}
+
 export interface GuideDrawing {
   readonly guides: readonly DrawnGuide[]
   readonly groups: readonly GuideGroup[]
+  readonly underlay?: Underlay | undefined
 }
 
 export interface Sampler {

@@ -8,3 +8,4 @@ export { CHECK_BAR_MM, CHECK_SQUARE_MM, contentArea, PAGE_SIZES } from './furnit
 export type { PageSize } from './furniture.ts'
 export { GENERAL_CAUTIONS } from './cautions.ts'
 export { SHEETS_SENTENCES } from './problems.ts'
+export { feltTemplate } from './felt-template.ts'

@@ -35,6 +35,7 @@ import { type SetDisplayHoop, setDisplayHoop } from './set-display-hoop.ts'
 import { type SetHoop, setHoop } from './set-hoop.ts'
 import { type SetParameters, setParameters } from './set-parameters.ts'
 import { type SetUnits, setUnits } from './set-units.ts'
+import { type SetUnderlay, setUnderlay } from './set-underlay.ts'
 import { gone, type SamplerTools } from './tools.ts'
 import { type TransformGuides, transformGuides } from './transform-guides.ts'
 
@@ -71,6 +72,7 @@ export type SingleOperation =
   | SetDisplayHoop
   | SetHoop
   | SetParameters
+  | SetUnderlay
   | SetUnits
   | TransformGuides
 
@@ -108,6 +110,7 @@ const TOOLS: { readonly [Kind in SingleOperation['kind']]: SamplerTools<Extract<
   'set-display-hoop': setDisplayHoop,
   'set-hoop': setHoop,
   'set-parameters': setParameters,
+  'set-underlay': setUnderlay,
   'set-units': setUnits,
   'transform-guides': transformGuides,
 }
@@ -121,6 +124,7 @@ const NAMES_NOBODY: ReadonlySet<SingleOperation['kind']> = new Set([
   'set-display-hoop',
   'set-hoop',
   'set-parameters',
+  'set-underlay',
   'set-units',
   'transform-guides',
 ])

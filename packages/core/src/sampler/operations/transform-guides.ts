@@ -23,6 +23,7 @@ export const transformGuides: SamplerTools<TransformGuides> = {
     return success({
       ...sampler,
       drawing: {
+        ...sampler.drawing,
         guides: guides.map((one) => (ids.includes(one.id) ? carried(one, matrix) : one)),
         groups: sampler.drawing.groups.map((one) => (isCarried(one, ids) && one.copies ? { ...one, copies: transformCopies(one.copies, matrix) } : one)),
       },

@@ -1,0 +1,2 @@
+/** Pictures that one draws over. */
+export { pictureRoutes } from './routes.ts'
