@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
-import { type Browser, chromium } from '@playwright/test'
+import { type Browser, chromium, type Page } from '@playwright/test'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 
@@ -106,7 +106,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     )
     await page
       .locator('.stage[aria-current="page"] + .state')
-      .filter({ hasText: /inside|caution/ })
+      .filter({ hasText: /inside|outside|caution/ })
       .waitFor({ timeout: 120_000 })
     await page.locator('canvas.painted[data-painted="whole"]').waitFor({ timeout: 120_000 })
   })
@@ -130,6 +130,34 @@ async function measure(chrome: Browser, address: string): Promise<void> {
   const zooming = page.evaluate(frames, 90)
   for (let step = 0; step < 60; step += 1) await page.mouse.wheel(0, step < 30 ? -120 : 120)
   report('zoom', await zooming, empty)
+  await page.keyboard.press('0')
+  await page.locator('canvas.painted[data-painted="whole"]').waitFor({ timeout: 120_000 })
+  const turning = page.evaluate(frames, 90)
+  await page.keyboard.press('f')
+  report('turned over', await turning, empty)
+  await page.keyboard.press('f')
+  await page.locator('canvas.painted[data-painted="whole"]').waitFor({ timeout: 120_000 })
+
+  // Ten rows held, and dragged by the middle of one of them; beside a drag over an empty page.
+  await page.getByRole('option').first().click()
+  for (let row = 1; row < 10; row += 1)
+    await page
+      .getByRole('option')
+      .nth(row)
+      .click({ modifiers: ['Shift'] })
+  const pin = (await page.locator('[data-handle="whole"]').first().boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
+  const [left, top] = [pin.x + pin.width / 2, pin.y + pin.height / 2]
+  const blank = await context.newPage()
+  const emptyDrag = blank.evaluate(frames, 90)
+  await dragged(blank, left, top)
+  await emptyDrag.then(async (times) => {
+    await blank.close()
+    await page.bringToFront()
+    const dragging = page.evaluate(frames, 90)
+    await dragged(page, left, top)
+    report('a group dragged', await dragging, times)
+  })
+  await page.keyboard.press('Control+z')
 
   // Where nothing is kept everything is worked anew.
   await page.evaluate(() => (globalThis as unknown as { indexedDB: { deleteDatabase: (name: string) => void } }).indexedDB.deleteDatabase('lemmata-worked'))
@@ -137,7 +165,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await page.goto(cloth)
     await page
       .locator('.stage[aria-current="page"] + .state')
-      .filter({ hasText: /inside|caution/ })
+      .filter({ hasText: /inside|outside|caution/ })
       .waitFor({ timeout: 120_000 })
     await page.locator('canvas.painted[data-painted="whole"]').waitFor({ timeout: 120_000 })
   })
@@ -172,6 +200,13 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await from.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
   })
   say('the wall complete, come to from the cloth', `${come} ms; at most 2000 ms`)
+}
+
+async function dragged(page: Page, x: number, y: number): Promise<void> {
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let step = 0; step < 60; step += 1) await page.mouse.move(x + 30 * Math.sin(step / 6), y + 20 * Math.cos(step / 6))
+  await page.mouse.up()
 }
 
 /** Every tile that is seen has its picture. Runs in the page. */

@@ -22,11 +22,13 @@ import {
 import { facingCounts, inBrick, rowsHeld } from '@lemmata/core/refit'
 import type { Operation, Sampler } from '@lemmata/core/sampler'
 import { App, Button, Dropdown } from 'antd'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { edit } from '../store/index.ts'
 import { newId, newIds } from '../store/new-ids.ts'
-import { BesideDialog } from './BesideDialog.tsx'
-import { OneLengthDialog } from './OneLengthDialog.tsx'
+
+// Sent for when they are opened: the cloth is seen sooner.
+const BesideDialog = lazy(() => import('./BesideDialog.tsx').then((file) => ({ default: file.BesideDialog })))
+const OneLengthDialog = lazy(() => import('./OneLengthDialog.tsx').then((file) => ({ default: file.OneLengthDialog })))
 
 interface Props {
   readonly sampler: Sampler
@@ -84,8 +86,10 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
   })
   return (
     <>
-      {beside && <BesideDialog sampler={sampler} held={held} widthMm={width} onClose={() => setBeside(false)} />}
-      {oneLength && <OneLengthDialog sampler={sampler} ids={ids} done={done} onClose={() => setOneLength(false)} />}
+      <Suspense fallback={null}>
+        {beside && <BesideDialog sampler={sampler} held={held} widthMm={width} onClose={() => setBeside(false)} />}
+        {oneLength && <OneLengthDialog sampler={sampler} ids={ids} done={done} onClose={() => setOneLength(false)} />}
+      </Suspense>
       <Dropdown
         trigger={['click']}
         disabled={ids.length === 0}

@@ -33,6 +33,9 @@ export function BehindSlip({ sampler, lessons }: { readonly sampler: Sampler; re
             </div>
           ))}
           <p className="quiet">Whole lines are carried; thin dotted ones are not, there it is begun anew. A cross is where a needleful ends.</p>
+          {sampler.brief.leftHanded > 0 && (
+            <p className="quiet">Drawn for the right hand. Left hands begin each at its other end and take the same ways backwards, as their sheets say.</p>
+          )}
         </div>
       )}
     </section>

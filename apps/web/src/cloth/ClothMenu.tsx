@@ -3,12 +3,14 @@ import type { Result } from '@lemmata/core/base'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Dropdown } from 'antd'
-import { useState } from 'react'
-import { LayoutDialog } from './LayoutDialog.tsx'
-import { MarkingDialog } from './MarkingDialog.tsx'
-import { PrepareDialog } from './PrepareDialog.tsx'
-import { SizeDialog } from './SizeDialog.tsx'
-import { UnderlayDialog } from './UnderlayDialog.tsx'
+import { lazy, Suspense, useState } from 'react'
+
+// Sent for when they are opened: the cloth is seen sooner.
+const LayoutDialog = lazy(() => import('./LayoutDialog.tsx').then((file) => ({ default: file.LayoutDialog })))
+const MarkingDialog = lazy(() => import('./MarkingDialog.tsx').then((file) => ({ default: file.MarkingDialog })))
+const PrepareDialog = lazy(() => import('./PrepareDialog.tsx').then((file) => ({ default: file.PrepareDialog })))
+const SizeDialog = lazy(() => import('./SizeDialog.tsx').then((file) => ({ default: file.SizeDialog })))
+const UnderlayDialog = lazy(() => import('./UnderlayDialog.tsx').then((file) => ({ default: file.UnderlayDialog })))
 
 interface Props {
   readonly sampler: Sampler
@@ -38,11 +40,13 @@ export function ClothMenu({ sampler, done, results }: Props) {
       >
         <Button>The cloth ▾</Button>
       </Dropdown>
-      {shown === 'marking' && <MarkingDialog sampler={sampler} done={done} onClose={close} />}
-      {shown === 'prepare' && <PrepareDialog sampler={sampler} done={done} onClose={close} />}
-      {shown === 'picture' && <UnderlayDialog sampler={sampler} onClose={close} />}
-      {shown === 'layout' && <LayoutDialog sampler={sampler} done={done} onClose={close} />}
-      {shown === 'size' && <SizeDialog sampler={sampler} done={done} results={results} onClose={close} />}
+      <Suspense fallback={null}>
+        {shown === 'marking' && <MarkingDialog sampler={sampler} done={done} onClose={close} />}
+        {shown === 'prepare' && <PrepareDialog sampler={sampler} done={done} onClose={close} />}
+        {shown === 'picture' && <UnderlayDialog sampler={sampler} onClose={close} />}
+        {shown === 'layout' && <LayoutDialog sampler={sampler} done={done} onClose={close} />}
+        {shown === 'size' && <SizeDialog sampler={sampler} done={done} results={results} onClose={close} />}
+      </Suspense>
     </>
   )
 }

@@ -9,7 +9,7 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { type Exercise, lessonOf, teachingOrder } from '@lemmata/core/sampler'
 import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
@@ -24,11 +24,13 @@ import { isNarrow } from '../spine/use-folded.ts'
 import { allHeld, cardClosed, exerciseSelected, heldToo } from '../store/sampler.ts'
 import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { BehindSlip } from './BehindSlip.tsx'
-import { BringIn } from './BringIn.tsx'
 import { ClothMenu } from './ClothMenu.tsx'
 import { ClothView, type Shown } from './ClothView.tsx'
 import { ScaleDialog } from './ScaleDialog.tsx'
 import type { Wish } from './ScaleSlip.tsx'
+
+// Sent for when they are opened: the cloth is seen sooner.
+const BringIn = lazy(() => import('./BringIn.tsx').then((file) => ({ default: file.BringIn })))
 
 type Layers = 'worked' | 'marked' | 'both'
 
@@ -248,7 +250,11 @@ export function ClothStage() {
         )}
       </div>
       <p className="print-only">A printed page of the browser is not true to size. Stage Sheets makes the pattern and the lesson sheets at true size.</p>
-      {bringingIn && <BringIn sampler={sampler} onClose={() => setBringingIn(false)} />}
+      {bringingIn && (
+        <Suspense fallback={null}>
+          <BringIn sampler={sampler} onClose={() => setBringingIn(false)} />
+        </Suspense>
+      )}
       <ScaleDialog
         open={measuring}
         pxPerMm={screenScale}

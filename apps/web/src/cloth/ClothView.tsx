@@ -38,6 +38,8 @@ import { usePainting } from './use-painting.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
 import { viewFor } from './view-for.ts'
 
+const NOTHING: readonly WorkedExercise[] = []
+
 export interface Shown {
   readonly side: 'front' | 'back'
   readonly worked: boolean
@@ -134,7 +136,18 @@ export function ClothView(props: Props) {
   const ground = useMemo(() => neatGround({ cloth, workingHoop, units }, scale), [cloth, workingHoop, units, scale])
   const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, scale, ground, onDrawn)
   const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
-  const resting = useMemo(() => (draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))), [done, draftId])
+  const carried = draft?.carried?.ids ?? null
+  const resting = useMemo(() => {
+    if (carried) return done.filter((one) => !carried.has(one.exercise.id))
+    return draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))
+  }, [done, draftId, carried])
+  /** What is drawn over the picture: carried as it is, worked anew, or being drawn. */
+  const above = useMemo(() => {
+    if (carried) return done.filter((one) => carried.has(one.exercise.id))
+    return draft?.done ?? (preview ? [preview] : NOTHING)
+  }, [carried, done, draft?.done, preview])
+  const by = draft?.carried?.by
+  const lifted = by && view ? `translate(${(mirrored ? -by.x : by.x) * view.scale}px, ${by.y * view.scale}px)` : undefined
   const underlay = useUnderlay(sampler)
   // Seen while one draws, and where marks are looked at.
   const picture = shown.marks || drawing ? underlay : null
@@ -142,22 +155,22 @@ export function ClothView(props: Props) {
     () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown, picture }),
     [cloth, workingHoop, resting, shown, picture],
   )
-  usePainting(base, scene, view, width, height)
+  usePainting(base, scene, view, width, height, carried !== null)
 
   useEffect(() => {
     const canvas = top.current
     if (!canvas || !view || width === 0) return
     const context = prepareCanvas(canvas, width, height)
-    if (!context || (!draft && !preview)) return
+    if (!context || above.length === 0) return
     context.translate(view.x, view.y)
     context.scale(view.scale, view.scale)
     const ink = marksOn(cloth.colour.hex)
-    for (const one of draft?.done ?? (preview ? [preview] : [])) {
+    for (const one of above) {
       if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, ink))
       const pixelsPerMm = view.scale * (window.devicePixelRatio || 1)
       if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm, cloth: cloth.colour.hex }, 0))
     }
-  }, [draft, preview, view, width, height, shown, cloth])
+  }, [above, view, width, height, shown, cloth])
 
   useGesture(
     {
@@ -252,7 +265,7 @@ export function ClothView(props: Props) {
       onPointerCancel={() => isDragging() && end()}
     >
       <canvas ref={base} className="painted" role="img" aria-label={`${sampler.name}, ${shown.side} of the cloth, ${done.length} exercises`} />
-      <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none' }} />
+      <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none', transform: lifted }} />
       {view && (
         <svg className={ink.isDark ? 'over on-dark' : 'over'} width={width} height={height}>
           {heldBox && <Basting box={heldBox} view={view} mirroredMm={mirroredMm} />}

@@ -17,6 +17,13 @@ export interface Draft {
   readonly drawn: DrawnGuide
   /** As last worked; a moment behind the guide while it is dragged fast. */
   readonly done: readonly WorkedExercise[]
+  /** Exercises that go along as they are, and how far, mm: nothing of them is worked anew. Null where the guide changes its form. */
+  readonly carried: Carried | null
+}
+
+export interface Carried {
+  readonly ids: ReadonlySet<string>
+  readonly by: Point
 }
 
 interface Drag {
@@ -24,6 +31,8 @@ interface Drag {
   readonly handle: Handle
   /** From the pointer to the handle's middle, mm. */
   readonly grip: Point
+  /** Where all that is worked on it goes along unchanged. */
+  readonly carries: ReadonlySet<string> | null
 }
 
 /** `together`: guides that go along when the whole of one of them is dragged. */
@@ -46,9 +55,11 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
   const begin = useCallback(
     (drawn: DrawnGuide, handle: Handle, event: { clientX: number; clientY: number }): void => {
       const at = toCloth(event)
-      drag.current = { drawn, handle, grip: { x: handle.at.x - at.x, y: handle.at.y - at.y } }
+      const carries =
+        handle.id === 'whole' ? goAlong(surroundings.current.sampler, together.length > 1 && together.includes(drawn.id) ? together : [drawn.id]) : null
+      drag.current = { drawn, handle, grip: { x: handle.at.x - at.x, y: handle.at.y - at.y }, carries }
     },
-    [toCloth],
+    [toCloth, together],
   )
 
   /** One at a time; when it comes back and the guide has moved on meanwhile, the newest place follows. */
@@ -60,7 +71,7 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
         worked = guide.current
         const drawn = { ...now.drawn, guide: worked }
         const done = await workOn(drawn, surroundings.current.sampler, surroundings.current.around)
-        if (drag.current === now) setDraft((before) => ({ drawn: before?.drawn ?? drawn, done }))
+        if (drag.current === now) setDraft((before) => ({ drawn: before?.drawn ?? drawn, done, carried: null }))
       }
     } catch {
       // The worker broke: the guide is still dragged, and its thread is worked when it is put down.
@@ -79,7 +90,13 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
       frame.current = requestAnimationFrame(() => {
         if (!guide.current) return
         const drawn = { ...now.drawn, guide: guide.current }
-        setDraft((before) => ({ drawn, done: before?.done ?? [] }))
+        const there = now.carries && handlesOf(guide.current).find((one) => one.id === now.handle.id)
+        if (now.carries && there) {
+          const by = { x: there.at.x - now.handle.at.x, y: there.at.y - now.handle.at.y }
+          setDraft((before) => ({ drawn, done: NOTHING, carried: { ids: before?.carried?.ids ?? now.carries ?? NOBODY, by } }))
+          return
+        }
+        setDraft((before) => ({ drawn, done: before?.done ?? NOTHING, carried: null }))
         void work(now)
       })
     },
@@ -106,6 +123,21 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
   }, [drop])
 
   return { draft, begin, move, end, isDragging: () => drag.current !== null }
+}
+
+const NOTHING: readonly WorkedExercise[] = []
+const NOBODY: ReadonlySet<string> = new Set()
+
+/**
+ * The exercises that only change their place when these guides do; null where one of them has guides that stay, or copies that go
+ * their own ways when a single guide is moved.
+ */
+function goAlong({ exercises, drawing }: Sampler, ids: readonly GuideId[]): ReadonlySet<string> | null {
+  const touched = exercises.filter((one) => one.on.some((on) => ids.includes(on.guide)))
+  if (touched.some((one) => one.on.some((on) => !ids.includes(on.guide)))) return null
+  const copied =
+    drawing.guides.some((one) => ids.includes(one.id) && one.copies) || drawing.groups.some((one) => one.copies && one.members.some((id) => ids.includes(id)))
+  return copied && ids.length < 2 ? null : new Set(touched.map((one) => one.id))
 }
 
 /** Everything that is worked on that guide, with the guide where it is now. */

@@ -9,6 +9,8 @@ import type { View } from './view.ts'
 /** Painted beyond the box on each side, a share of its size, so that a pan does not bare the table. */
 const MARGIN = 0.18
 const BUDGET_MS = 9
+/** While something is carried over the cloth, its frames come first. */
+const BUSY_MS = 3
 const REST_MS = 70
 
 interface Painted {
@@ -23,7 +25,9 @@ interface Running {
   readonly ended: () => void
 }
 
-export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Scene, view: View | null, width: number, height: number): void {
+export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Scene, view: View | null, width: number, height: number, busy: boolean): void {
+  const budget = useRef(BUDGET_MS)
+  budget.current = busy ? BUSY_MS : BUDGET_MS
   const shown = useRef<Painted | null>(null)
   const running = useRef<Running | null>(null)
   const frame = useRef(0)
@@ -59,7 +63,7 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
     const work = (): void => {
       const now = running.current
       if (!now) return
-      const until = performance.now() + BUDGET_MS
+      const until = performance.now() + budget.current
       let ended = false
       while (!ended && performance.now() < until) ended = now.steps.next().done === true
       // The very first picture is shown as it grows; a later one when it is whole.
