@@ -1,4 +1,5 @@
 /** Words for what a person does. */
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export const address = (): string => process.env.LEMMATA_ADDRESS ?? ''
@@ -71,4 +72,11 @@ export const unfold = async (page: Page, group: string): Promise<void> => {
 export const account = async (page: Page, entry: string): Promise<void> => {
   await page.getByRole('button', { name: /, account$/ }).click()
   await page.getByRole('menuitem', { name: entry }).click()
+}
+
+/** axe finds nothing that would keep anybody from it. `what` is named with what is found. */
+export async function nothingSerious(page: Page, what = ''): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
+  expect(serious.map((one) => `${what} ${one.id}: ${one.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`)).toEqual([])
 }

@@ -1,9 +1,8 @@
 /** The table with the cloth on it: choosing shows the card, every knot has its sentence, nothing is wider than its window. */
-import AxeBuilder from '@axe-core/playwright'
 import { bandSampler, dialSampler } from '@lemmata/contract/testing'
 import type { Sampler } from '@lemmata/core/sampler'
 import { expect, type Page, test } from '@playwright/test'
-import { address, makeTeacher, newSampler, row, saved, signIn, stage } from './pages.ts'
+import { address, makeTeacher, newSampler, nothingSerious, row, saved, signIn, stage } from './pages.ts'
 
 const STAGES = ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets'] as const
 const diary = dialSampler()
@@ -203,11 +202,7 @@ test('from sign-in to a taught stitch by keyboard alone: at most twelve presses 
 test('drawer, dialogs and menus: nothing serious for a screen reader', async ({ page }) => {
   test.slow()
   await openDiary(page)
-  const scan = async (what: string): Promise<void> => {
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
-    expect(serious.map((one) => `${what} ${one.id}: ${one.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`)).toEqual([])
-  }
+  const scan = (what: string): Promise<void> => nothingSerious(page, what)
   await page.keyboard.press('Control+k')
   await expect(page.getByRole('dialog')).toBeVisible()
   await scan('find')
