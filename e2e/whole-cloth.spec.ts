@@ -1,6 +1,7 @@
 /** What concerns the cloth as a whole: arrangements, an oval hoop and a frame, a picture to draw over. */
+import { readGuide } from '@lemmata/core/guide'
 import { expect, test } from '@playwright/test'
-import { drag, tool } from './draw-pages.ts'
+import { drag, onScreen, tool } from './draw-pages.ts'
 import { makeTeacher, newSampler, nothingSerious, saved, stage, teach } from './pages.ts'
 import { Play } from './play.ts'
 import { newSampler as plain } from '@lemmata/core/sampler'
@@ -86,4 +87,45 @@ test('a picture to draw over is sent, laid at scale, counted in threads, and the
   const arrived = page.waitForResponse((response) => response.url().endsWith(`/api/pictures/${underlay?.picture}`))
   await page.getByText('Marked', { exact: true }).click()
   expect((await arrived).status()).toBe(200)
+})
+
+test('what is held is turned by its handle about its own middle, and measured along', async ({ page }) => {
+  await makeTeacher(page)
+  await newSampler(page, 'By hand')
+  await stage(page, 'Cloth')
+  await tool(page, 'Line')
+  await drag(page, [130, 150], [180, 150])
+  await page.keyboard.press('Enter')
+  const play = new Play(page, plain('none'))
+  const ends = async () => {
+    const [line] = (await play.drawn()).drawing.guides
+    const read = line && readGuide(line.guide)
+    if (!read?.ok || read.value.kind !== 'line') throw new Error('no line')
+    return [read.value.path.points[0], read.value.path.points.at(-1)] as const
+  }
+  await page.keyboard.press('t')
+  const handle = page.locator('.moveable-rotation-control').first()
+  await handle.waitFor()
+  const at = (await handle.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
+  const [middleX, middleY] = await onScreen(page, 155, 150)
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2]
+  const view = await page.getByTestId('cloth-view').getAttribute('data-view')
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  // From above the middle to beside it: a quarter turn, clockwise; nearly there is there.
+  await page.mouse.move(middleX + 40, middleY - 30, { steps: 5 })
+  await page.mouse.move(middleX + (middleY - y), middleY + 1, { steps: 5 })
+  await page.mouse.up()
+  await expect.poll(async () => Math.round((await ends())[0]?.x ?? 0)).toBe(155)
+  const [from, to] = await ends()
+  expect(Math.hypot(((from?.x ?? 0) + (to?.x ?? 0)) / 2 - 155, ((from?.y ?? 0) + (to?.y ?? 0)) / 2 - 150)).toBeLessThan(0.5)
+  expect(Math.abs((to?.y ?? 0) - (from?.y ?? 0))).toBeCloseTo(50, 0)
+  // The cloth stays where it was while a handle is dragged.
+  expect(await page.getByTestId('cloth-view').getAttribute('data-view')).toBe(view)
+  await page.keyboard.press('t')
+  await page.keyboard.press('m')
+  await expect(page.locator('#draw-places')).toHaveValue('')
+  await expect(page.locator('.ruler-along line').first()).toBeAttached()
+  await page.locator('#draw-places').fill('155, 130; 155, 160')
+  await expect(page.locator('.measured')).toContainText('30.0 mm along it')
 })

@@ -1,5 +1,6 @@
 /** Of an exercise, what is on the cloth: where it lies, its lengths, its marks, and what comes of them. */
 import { fittedShare, isStretched, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
+import { keepPitch } from '@lemmata/core/refit'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { roleWord, sizeInWords } from '@lemmata/core/sheets'
 import { findStitch } from '@lemmata/core/stitches'
@@ -108,16 +109,32 @@ function ComesOutEven({ sampler, exercise, done }: { sampler: Sampler; exercise:
   // Where a repeat is one length and nothing else, and the line has no corners to fit between.
   if (!length || first.guide.kind !== 'line' || fitted.legs.length !== 1 || Math.abs(fitted.askedMm - length.value) > 1e-6) return null
   const even = evenCounts(fitted.lengthMm, length.value, length.min ?? 0.5, length.max ?? 20).filter((one) => Math.abs(one.pitchMm - length.value) > 1e-6)
-  if (even.length === 0) return null
+  const drawn = sampler.drawing.guides.find((one) => one.id === exercise.on[0]?.guide)
+  const kept = drawn ? keepPitch(drawn, done) : []
+  if (even.length + kept.length === 0) return null
   return (
-    <p className="why comes-even">
-      Comes out even:
-      {even.map((one) => (
-        <Button key={one.count} size="small" onClick={() => edit({ kind: 'set-parameters', id: exercise.id, set: { [length.id]: one.pitchMm } })}>
-          {one.count} of {formatLength(one.pitchMm, sampler.units, 2)}
-        </Button>
-      ))}
-    </p>
+    <>
+      {even.length > 0 && (
+        <p className="why comes-even">
+          Comes out even:
+          {even.map((one) => (
+            <Button key={one.count} size="small" onClick={() => edit({ kind: 'set-parameters', id: exercise.id, set: { [length.id]: one.pitchMm } })}>
+              {one.count} of {formatLength(one.pitchMm, sampler.units, 2)}
+            </Button>
+          ))}
+        </p>
+      )}
+      {kept.length > 0 && (
+        <p className="why comes-even">
+          Or keep {formatLength(fitted.askedMm, sampler.units, 2)} and make the line:
+          {kept.map((one) => (
+            <Button key={one.count} size="small" onClick={() => edit(one.operation)}>
+              {formatLength(one.lengthMm, sampler.units, sampler.units === 'mm' ? 1 : 3)}, {one.count}
+            </Button>
+          ))}
+        </p>
+      )}
+    </>
   )
 }
 

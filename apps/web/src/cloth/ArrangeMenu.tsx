@@ -10,6 +10,7 @@ import {
   guidesHeld,
   makeMotif,
   mirrorHeld,
+  moveToFreePlace,
   putWithin,
   scaleHeld,
   spaceHeld,
@@ -35,6 +36,9 @@ interface Props {
   /** Ids of exercises and of sketches. */
   readonly held: readonly string[]
   readonly done: readonly WorkedExercise[]
+  /** Handles about all that is held are shown. */
+  readonly byHand?: boolean
+  readonly onByHand?: () => void
 }
 
 const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
@@ -58,7 +62,7 @@ const WITHIN: Readonly<Record<Within, string>> = {
 
 const NO_MEETING = 'Drawn on straight, the line does not reach the other.'
 
-export function ArrangeMenu({ sampler, held, done }: Props) {
+export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: Props) {
   const { message } = App.useApp()
   const [beside, setBeside] = useState(false)
   const [oneLength, setOneLength] = useState(false)
@@ -148,6 +152,13 @@ export function ArrangeMenu({ sampler, held, done }: Props) {
               'Its two rails must go beside one another.',
             ),
             { type: 'divider' },
+            {
+              key: 'by-hand',
+              label: byHand ? 'Put the handles away (T)' : 'Turn and scale by hand (T)',
+              disabled: onByHand === undefined,
+              onClick: () => onByHand?.(),
+            },
+            item('free', 'Move it to the nearest free place', () => moveToFreePlace(sampler, whole), false, 'It lies free, or nothing so large is free.'),
             item('turn', 'Turn by 15°', () => turnHeld(drawing, whole, 15)),
             item('back', 'Turn back by 15°', () => turnHeld(drawing, whole, -15)),
             item('across', 'Mirror left to right', () => mirrorHeld(drawing, whole, 'across')),

@@ -73,6 +73,7 @@ export function ClothStage() {
   const [wish, setWish] = useState<{ readonly kind: Wish; readonly key: number }>({ kind: 'cloth', key: 0 })
   const [screenScale, setScreenScale] = useScreenScale()
   const [measuring, setMeasuring] = useState(false)
+  const [byHand, setByHand] = useState(false)
   const [bringingIn, setBringingIn] = useState(false)
   const around = useMemo(() => surroundingsOf(sampler), [sampler])
   // Of the lesson in hand, of all where none is; only for the back, which is looked at now and then.
@@ -125,8 +126,10 @@ export function ClothStage() {
     if (isNarrow()) dispatch(cardClosed())
   }
   const measure = (): void => take(drawing?.tool === MEASURE ? null : MEASURE.id)
-  useHotkeys('m', measure)
-  useHotkeys('d', takeAgain)
+  // Its field has the focus then: the letter is not meant for it.
+  useHotkeys('m', measure, { preventDefault: true })
+  useHotkeys('d', takeAgain, { preventDefault: true })
+  useHotkeys('t', () => setByHand((before) => !before))
   useHotkeys('enter', () => finish(), { enabled: drawing !== null })
   const flip = (): void => setSide((before) => (before === 'front' ? 'back' : 'front'))
   const nudge = (by: number): void => {
@@ -199,7 +202,7 @@ export function ClothStage() {
           Measure
         </Button>
         <ClothMenu sampler={sampler} done={done} results={results} />
-        <ArrangeMenu sampler={sampler} held={all} done={done} />
+        <ArrangeMenu sampler={sampler} held={all} done={done} byHand={byHand} onByHand={() => setByHand(!byHand)} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
           <span className="quiet" role="status">
@@ -216,6 +219,7 @@ export function ClothStage() {
           drawing={drawing}
           stitch={stitch}
           onStitch={(id) => setChosen({ ...chosen, [keyOf(drawing.tool)]: id })}
+          along={drawn?.guide ?? null}
           onDone={() => finish()}
           onClose={() => take(null)}
         />
@@ -238,6 +242,7 @@ export function ClothStage() {
           onSetScale={() => setMeasuring(true)}
           drawing={drawing}
           preview={preview}
+          byHand={byHand && !isDrawing}
           onDrawn={finish}
         />
         {side === 'back' && complete && <BehindSlip sampler={sampler} lessons={behind} />}

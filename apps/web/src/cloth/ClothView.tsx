@@ -1,21 +1,20 @@
 /** The cloth on its table at a true scale: painted on canvas, with tape measures, pins and knots over it. */
 import type { Surroundings } from '@lemmata/core/assign'
 import type { ThreadBehind } from '@lemmata/core/behind'
-import { drawExerciseThread, drawMarkItems, inkOn, marksOn } from '@lemmata/core/drawing'
+import { inkOn } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
-import type { Point } from '@lemmata/core/geometry'
+import { boxAround, type Point } from '@lemmata/core/geometry'
+import { MEASURE } from '@lemmata/core/draw'
 import { editPoint, type Guide, type Handle } from '@lemmata/core/guide'
 import { guidesHeld, withMotifs } from '@lemmata/core/layout'
-import { type DrawnGuide, type Exercise, type Sampler, teachingOrder } from '@lemmata/core/sampler'
-import { letterOf } from '@lemmata/core/sheets'
+import { type DrawnGuide, type Exercise, type Sampler } from '@lemmata/core/sampler'
 import { useGesture } from '@use-gesture/react'
-import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { paintItems, prepareCanvas } from '../drawing/paint.ts'
+import { type KeyboardEvent, lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useSize } from '../drawing/use-size.ts'
 import { edit } from '../store/index.ts'
 import { Basting } from './Basting.tsx'
-import { type LetterPlace, Letters } from './Letters.tsx'
+import { Letters, lettersOf } from './Letters.tsx'
 import { BehindLines } from './BehindLines.tsx'
 import { Cautions } from './Cautions.tsx'
 import { Marquee, useMarquee } from './Marquee.tsx'
@@ -24,6 +23,7 @@ import { nearestExercise } from './nearest-exercise.ts'
 import type { Scene } from './scene.ts'
 import { GuideLine } from './GuideLine.tsx'
 import { Pin } from './Pin.tsx'
+import { RulerAlong } from './RulerAlong.tsx'
 import { ScaleSlip, type Wish } from './ScaleSlip.tsx'
 import { Sketches, sketchesOf } from './Sketches.tsx'
 import { DrawOverlay } from './draw/DrawOverlay.tsx'
@@ -31,14 +31,17 @@ import { neatGround } from './draw/snap.ts'
 import { useDrawGestures } from './draw/use-draw-gestures.ts'
 import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
+import type { Lift } from './TransformBox.tsx'
 import { pressedTwice } from './pressed-twice.ts'
 import { useDrag } from './use-drag.ts'
 import { useUnderlay } from './use-underlay.ts'
 import { usePainting } from './use-painting.ts'
+import { usePaintingAbove, useParted } from './use-painting-above.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
 import { viewFor } from './view-for.ts'
 
-const NOTHING: readonly WorkedExercise[] = []
+// Sent for when it is first wanted.
+const TransformBox = lazy(() => import('./TransformBox.tsx').then((file) => ({ default: file.TransformBox })))
 
 export interface Shown {
   readonly side: 'front' | 'back'
@@ -70,6 +73,8 @@ interface Props {
   readonly drawing: Drawing | null
   /** What is being drawn, as it would be worked. */
   readonly preview: WorkedExercise | null
+  /** All that is held has handles about it instead of pins. */
+  readonly byHand: boolean
   readonly onDrawn: (places: readonly Point[], byHand?: boolean) => void
 }
 
@@ -94,7 +99,25 @@ function useOncePerFrame(set: (change: (before: View | null) => View | null) => 
 }
 
 export function ClothView(props: Props) {
-  const { sampler, around, done, selected, drawn, shown, truePxPerMm, wish, onWish, also, onSelect, onSelectAll, onSetScale, drawing, preview, onDrawn } = props
+  const {
+    sampler,
+    around,
+    done,
+    selected,
+    drawn,
+    shown,
+    truePxPerMm,
+    wish,
+    onWish,
+    also,
+    onSelect,
+    onSelectAll,
+    onSetScale,
+    drawing,
+    preview,
+    byHand,
+    onDrawn,
+  } = props
   const box = useRef<HTMLDivElement>(null)
   const base = useRef<HTMLCanvasElement>(null)
   const top = useRef<HTMLCanvasElement>(null)
@@ -109,6 +132,7 @@ export function ClothView(props: Props) {
   const held = useMemo(() => done.find((one) => one.exercise.id === selected?.id), [done, selected])
   const heldBox = useMemo(() => (held ? boxOfExercise(held) : null), [held])
   const alsoBoxes = useMemo(() => done.flatMap((one) => (also.includes(one.exercise.id) ? (boxOfExercise(one) ?? []) : [])), [done, also])
+  const wholeBox = useMemo(() => boxAround(heldBox ? [heldBox, ...alsoBoxes] : alsoBoxes), [heldBox, alsoBoxes])
   const areas = useRef({ heldBox, workingHoop, cloth })
   areas.current = { heldBox, workingHoop, cloth }
 
@@ -135,19 +159,12 @@ export function ClothView(props: Props) {
   const { units } = sampler
   const ground = useMemo(() => neatGround({ cloth, workingHoop, units }, scale), [cloth, workingHoop, units, scale])
   const gestures = useDrawGestures(drawing, sampler.drawing.guides, nameOf, scale, ground, onDrawn)
-  const draftId = draft && draft.done.length > 0 ? draft.drawn.id : null
-  const carried = draft?.carried?.ids ?? null
-  const resting = useMemo(() => {
-    if (carried) return done.filter((one) => !carried.has(one.exercise.id))
-    return draftId === null ? done : done.filter((one) => !one.exercise.on.some((on) => on.guide === draftId))
-  }, [done, draftId, carried])
-  /** What is drawn over the picture: carried as it is, worked anew, or being drawn. */
-  const above = useMemo(() => {
-    if (carried) return done.filter((one) => carried.has(one.exercise.id))
-    return draft?.done ?? (preview ? [preview] : NOTHING)
-  }, [carried, done, draft?.done, preview])
+  const [lift, setLift] = useState<Lift | null>(null)
+  const heldIds = useMemo(() => new Set(selected ? [selected.id, ...also] : also), [selected, also])
+  const carried = lift ? heldIds : (draft?.carried?.ids ?? null)
+  const { resting, above } = useParted(done, carried, draft, preview)
   const by = draft?.carried?.by
-  const lifted = by && view ? `translate(${(mirrored ? -by.x : by.x) * view.scale}px, ${by.y * view.scale}px)` : undefined
+  const lifted = lift ? lift.css : by && view ? `translate(${(mirrored ? -by.x : by.x) * view.scale}px, ${by.y * view.scale}px)` : undefined
   const underlay = useUnderlay(sampler)
   // Seen while one draws, and where marks are looked at.
   const picture = shown.marks || drawing ? underlay : null
@@ -157,30 +174,22 @@ export function ClothView(props: Props) {
   )
   usePainting(base, scene, view, width, height, carried !== null)
 
-  useEffect(() => {
-    const canvas = top.current
-    if (!canvas || !view || width === 0) return
-    const context = prepareCanvas(canvas, width, height)
-    if (!context || above.length === 0) return
-    context.translate(view.x, view.y)
-    context.scale(view.scale, view.scale)
-    const ink = marksOn(cloth.colour.hex)
-    for (const one of above) {
-      if (shown.marks) for (const piece of one.pieces) paintItems(context, drawMarkItems(piece.marks, ink))
-      const pixelsPerMm = view.scale * (window.devicePixelRatio || 1)
-      if (shown.worked) paintItems(context, drawExerciseThread(one, { side: 'front', pixelsPerMm, cloth: cloth.colour.hex }, 0))
-    }
-  }, [above, view, width, height, shown, cloth])
+  usePaintingAbove(top, above, shown, cloth.colour.hex, view, width, height)
 
+  const begunOnPin = useRef(false)
   useGesture(
     {
+      onPointerDown: ({ event }) => {
+        begunOnPin.current = isOnPin(event)
+      },
       onMove: ({ event, dragging }) => {
         if (drawing && !dragging) gestures.onMove(clothPoint(event), event)
       },
       onDrag: ({ event, delta: [x, y], tap, first, last, pinching, cancel, initial, xy: [clientX, clientY] }) => {
         if (pinching) return void cancel()
+        // What begins on a pin or a handle is theirs to the end, wherever it goes.
+        if (begunOnPin.current || isOnPin(event)) return
         if (drawing && !mirrored) {
-          if (isOnPin(event)) return
           const at = clothPoint({ clientX, clientY })
           if (tap) gestures.onTap(at, event)
           else {
@@ -190,7 +199,7 @@ export function ClothView(props: Props) {
           }
           return
         }
-        if (isDragging() || isOnPin(event)) return
+        if (isDragging()) return
         if (event.shiftKey && !tap)
           return marquee.onDrag(clothPoint({ clientX: first ? initial[0] : clientX, clientY: first ? initial[1] : clientY }), first, last)
         if (!tap) return setView((before) => (before ? { ...before, x: before.x + x, y: before.y + y } : before))
@@ -225,7 +234,7 @@ export function ClothView(props: Props) {
 
   const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
   const [inHand, setInHand] = useState<string | null>(null)
-  const handles = current && !mirrored && !drawing ? handlesInView(current.guide, inHand, view?.scale ?? 0) : []
+  const handles = current && !mirrored && !drawing && !byHand ? handlesInView(current.guide, inHand, view?.scale ?? 0) : []
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
@@ -265,7 +274,7 @@ export function ClothView(props: Props) {
       onPointerCancel={() => isDragging() && end()}
     >
       <canvas ref={base} className="painted" role="img" aria-label={`${sampler.name}, ${shown.side} of the cloth, ${done.length} exercises`} />
-      <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none', transform: lifted }} />
+      <canvas ref={top} aria-hidden="true" style={{ pointerEvents: 'none', transform: lifted, transformOrigin: lift?.origin }} />
       {view && (
         <svg className={ink.isDark ? 'over on-dark' : 'over'} width={width} height={height}>
           {heldBox && <Basting box={heldBox} view={view} mirroredMm={mirroredMm} />}
@@ -276,6 +285,7 @@ export function ClothView(props: Props) {
           {mirroredMm !== null && <BehindLines threads={props.behind} view={view} mirroredMm={mirroredMm} ink={ink} />}
           {shown.marks && <Letters letters={letters} view={view} mirroredMm={mirroredMm} ink={ink} />}
           {!drawing && <Sketches guides={sketches} view={view} selected={drawn?.id ?? null} isDark={ink.isDark} mirroredMm={mirroredMm} onSelect={onSelect} />}
+          {drawing?.tool === MEASURE && drawn && !mirrored && <RulerAlong guide={drawn.guide} view={view} unit={sampler.units} isDark={ink.isDark} />}
           {drawing && (
             <DrawOverlay
               drawing={drawing}
@@ -285,6 +295,7 @@ export function ClothView(props: Props) {
               words={gestures.words}
               unit={sampler.units}
               isDark={ink.isDark}
+              along={drawn?.guide ?? null}
               pitchMm={held && held.pieces[0].guide.kind === 'line' ? held.pieces[0].worked.fitted.pitchMm : null}
             />
           )}
@@ -319,23 +330,18 @@ export function ClothView(props: Props) {
           <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
         </svg>
       )}
+      {view && byHand && wholeBox && !mirrored && !drawing && (
+        <Suspense fallback={null}>
+          <TransformBox box={wholeBox} view={view} onLift={setLift} onDone={(matrix) => edit({ kind: 'transform-guides', ids: together, matrix })} />
+        </Suspense>
+      )}
       {view && <ScaleSlip scale={view.scale / truePxPerMm} side={shown.side} onWish={onWish} onSetScale={onSetScale} />}
     </div>
   )
 }
 
-/** Where the first piece of each begins. */
-function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly LetterPlace[] {
-  const order = teachingOrder(sampler)
-  return done.flatMap((one) => {
-    const first = one.pieces[0].worked.segments.find((segment) => segment.side === 'front')?.points[0]
-    const place = order.findIndex((exercise) => exercise.id === one.exercise.id)
-    return first && place >= 0 ? [{ id: one.exercise.id, letter: letterOf(place), at: first }] : []
-  })
-}
-
 function isOnPin(event: Event): boolean {
-  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line') !== null
+  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line, .transform-box') !== null
 }
 
 /** A pad sends small steps both ways, in pixels; a mouse's wheel sends large ones, one way. */

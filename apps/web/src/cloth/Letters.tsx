@@ -1,6 +1,9 @@
 /** The letter of each exercise beside where it begins, in an ink that shows on this cloth; none lies on another. */
 import type { Ink } from '@lemmata/core/drawing'
 import type { Point } from '@lemmata/core/geometry'
+import type { WorkedExercise } from '@lemmata/core/exercise'
+import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { letterOf } from '@lemmata/core/sheets'
 import { toScreen, type View } from './view.ts'
 
 export interface LetterPlace {
@@ -56,5 +59,15 @@ export function placedLetters(letters: readonly LetterPlace[], toPx: (at: Point)
     const at = free ?? { x: from.x - AWAY_PX, y: from.y }
     taken.push({ at, wide })
     return { ...one, at }
+  })
+}
+
+/** Where the first piece of each begins. */
+export function lettersOf(sampler: Sampler, done: readonly WorkedExercise[]): readonly LetterPlace[] {
+  const order = teachingOrder(sampler)
+  return done.flatMap((one) => {
+    const first = one.pieces[0].worked.segments.find((segment) => segment.side === 'front')?.points[0]
+    const place = order.findIndex((exercise) => exercise.id === one.exercise.id)
+    return first && place >= 0 ? [{ id: one.exercise.id, letter: letterOf(place), at: first }] : []
   })
 }

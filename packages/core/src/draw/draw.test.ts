@@ -16,6 +16,7 @@ import {
   freehand,
   leaf,
   lengthOfWords,
+  measureAlong,
   measureBetween,
   onDial,
   riseThrough,
@@ -253,6 +254,16 @@ describe('measured', () => {
     expect(measureBetween(at(10, 10), at(13, 6))).toEqual({ lengthMm: 5, degrees: 53.1, across: 3, down: -4 })
     expect(measureBetween(at(10, 10), at(10, 30)).degrees).toBe(-90)
     expect(measureBetween(at(10, 10), at(0, 10)).degrees).toBe(180)
+  })
+})
+
+describe('measured along a way', () => {
+  it('half round a circle of radius 20 is 62.83, a quarter 31.42 whichever way; a place off it is not on it', () => {
+    const round = circle(at(100, 100), 20) ?? ''
+    expect(measureAlong(round, at(100, 80), at(100, 120))).toBeCloseTo(62.83, 1)
+    expect(measureAlong(round, at(100, 80), at(80, 100))).toBeCloseTo(31.42, 1)
+    expect(measureAlong(round, at(100, 80), at(100, 101))).toBeNull()
+    expect(measureAlong('M 0 0 L 30 0 L 30 40', at(10, 0.2), at(30, 20))).toBeCloseTo(40, 6)
   })
 })
 

@@ -179,6 +179,26 @@ function endedOn(way: AnchoredPath, path: MeasuredPath, target: MeasuredPath, tu
   return partOfAnchors(cut, 0, index)
 }
 
+/** The same line so long: cut off at its end, or drawn on straight from there. Null for a closed one, and for next to nothing. */
+export function lineOfLength(path: string, lengthMm: number): string | null {
+  const [read, measured] = [readAnchors(path), parsePath(path)]
+  if (!read || read.closed || !measured.ok || !(lengthMm >= 0.5)) return null
+  const way = measured.value
+  const more = lengthMm - way.length
+  if (Math.abs(more) < 0.005) return path
+  if (more < 0) {
+    const { path: cut, index } = addAnchor(read, placeAt(way, lengthMm).at)
+    return writeAnchors(partOfAnchors(cut, 0, index))
+  }
+  const last = read.anchors.at(-1) as Anchor
+  const at = step(last.at, placeAt(way, way.length, true).direction, more)
+  const before = read.anchors.at(-2)
+  // A straight leg goes on; a curve is ended, and gone on from straight.
+  const straight = last.before === null && (before?.after ?? null) === null
+  const anchors = [...(straight ? read.anchors.slice(0, -1) : read.anchors), { at, before: null, after: null }]
+  return writeAnchors({ ...read, anchors })
+}
+
 /** No sampler is larger. */
 const FARTHEST_MM = 2000
 

@@ -2,7 +2,7 @@
  * What can be drawn on the cloth: each tool takes places (pressed, dragged or typed) and a few figures, and gives guides. By
  * hand and by keyboard it is the same tool with the same figures.
  */
-import type { Point } from '../geometry/index.ts'
+import { nearestPlace, parsePath, type Point } from '../geometry/index.ts'
 import { LINE_TOOLS } from './line-tools.ts'
 import { SHAPE_TOOLS } from './shape-tools.ts'
 import { SPOT_TOOLS } from './spot-tools.ts'
@@ -44,6 +44,20 @@ export interface Measured {
 export function measureBetween(from: Point, to: Point): Measured {
   const [across, down] = [to.x - from.x, to.y - from.y]
   return { lengthMm: Math.hypot(across, down), degrees: Math.round((Math.atan2(from.y - to.y, across) * 1800) / Math.PI) / 10 + 0, across, down }
+}
+
+/** Nearer to a way than this is on it, mm. */
+const ON_IT_MM = 0.6
+
+/** How far it is along a way from one place on it to another, the shorter way round where it is closed; null where one is not on it. */
+export function measureAlong(path: string, from: Point, to: Point): number | null {
+  const parsed = parsePath(path)
+  if (!parsed.ok) return null
+  const way = parsed.value
+  const [a, b] = [nearestPlace(way, from), nearestPlace(way, to)]
+  if (a.distance > ON_IT_MM || b.distance > ON_IT_MM) return null
+  const between = Math.abs(b.travelled - a.travelled)
+  return way.closed ? Math.min(between, way.length - between) : between
 }
 
 export function usualFigures(tool: DrawTool): Readonly<Record<string, number>> {

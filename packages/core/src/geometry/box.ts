@@ -22,3 +22,18 @@ export function boxOf(points: Iterable<Point>): Box | null {
   }
   return left > right ? null : { left, top, right, bottom }
 }
+
+/** Around all of them; null for none. */
+export function boxAround(boxes: readonly Box[]): Box | null {
+  const [first, ...rest] = boxes
+  if (!first) return null
+  return rest.reduce(
+    (all, one) => ({
+      left: Math.min(all.left, one.left),
+      right: Math.max(all.right, one.right),
+      top: Math.min(all.top, one.top),
+      bottom: Math.max(all.bottom, one.bottom),
+    }),
+    first,
+  )
+}

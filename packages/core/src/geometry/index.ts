@@ -15,7 +15,7 @@ export {
   UNMOVED,
 } from './matrix.ts'
 export type { Matrix } from './matrix.ts'
-export { boxOf } from './box.ts'
+export { boxAround, boxOf } from './box.ts'
 export type { Box } from './box.ts'
 export { crossesItself } from './crosses-itself.ts'
 export { CellIndex } from './cell-index.ts'

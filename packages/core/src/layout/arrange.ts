@@ -1,6 +1,6 @@
 /** Guides held together: moved, turned, mirrored, lined up, spaced evenly, copied. Each gives the edit that does it. mm */
 import type { GuideId } from '../base/index.ts'
-import { type Box, boxOf, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
+import { type Box, boxAround, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
 import { type Guide, transformGuide } from '../guide/index.ts'
 import { boxOfGuides, type Copies, type DrawnGuide, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
 import { GAP_MM, middleOf } from './free-place.ts'
@@ -16,11 +16,11 @@ export function guidesHeld({ exercises, drawing }: Pick<Sampler, 'exercises' | '
 
 /** With all its copies; null for what has no place. */
 export function boxOfDrawn(drawn: DrawnGuide, drawing: GuideDrawing): Box | null {
-  return joined(matricesFor(drawn, drawing).flatMap((matrix) => boxOfGuides([transformGuide(drawn.guide, matrix)]) ?? []))
+  return boxAround(matricesFor(drawn, drawing).flatMap((matrix) => boxOfGuides([transformGuide(drawn.guide, matrix)]) ?? []))
 }
 
 export function boxOfHeld(drawing: GuideDrawing, ids: readonly GuideId[]): Box | null {
-  return joined(heldOf(drawing, ids).map((one) => one.box))
+  return boxAround(heldOf(drawing, ids).map((one) => one.box))
 }
 
 export function moveHeld(ids: readonly GuideId[], by: Point): Operation {
@@ -44,7 +44,7 @@ export function mirrorHeld(drawing: GuideDrawing, ids: readonly GuideId[], way: 
 /** Each moved so that its edge, or middle, lies where the outermost of them has it. Null where nothing would move. */
 export function alignHeld(drawing: GuideDrawing, ids: readonly GuideId[], edge: Edge): Operation | null {
   const held = heldOf(drawing, ids)
-  const whole = joined(held.map((one) => one.box))
+  const whole = boxAround(held.map((one) => one.box))
   if (!whole || held.length < 2) return null
   const along = edge === 'left' || edge === 'centre' || edge === 'right' ? 'x' : 'y'
   const wanted = placeOf(whole, edge)
@@ -159,13 +159,4 @@ function placeOf(box: Box, edge: Edge): number {
   if (edge === 'centre') return (box.left + box.right) / 2
   if (edge === 'middle') return (box.top + box.bottom) / 2
   return box[edge]
-}
-
-function joined(boxes: readonly Box[]): Box | null {
-  return boxOf(
-    boxes.flatMap(({ left, top, right, bottom }) => [
-      { x: left, y: top },
-      { x: right, y: bottom },
-    ]),
-  )
 }

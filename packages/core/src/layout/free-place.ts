@@ -1,9 +1,10 @@
 /** A free place on the cloth for a guide of some size: where nothing that is drawn lies. mm. */
-import type { Box, Point } from '../geometry/index.ts'
+import type { GuideId } from '../base/index.ts'
+import { type Box, boxAround, moveBy, type Point } from '../geometry/index.ts'
 import { type Guide, practiceFor, type PracticeGuide, practiceGuide, practiceHalfHeight, transformGuide } from '../guide/index.ts'
 import { clearHalves, HOOP_MARGIN_MM, outsideClear } from '../materials/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import { boxOfGuides, type GuideDrawing, matricesFor, type Sampler } from '../sampler/index.ts'
+import { boxOfGuides, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
 
 /** Room between exercises. */
 export const GAP_MM = 9
@@ -69,6 +70,25 @@ function search(practice: PracticeGuide, share: number, sampler: Pick<Sampler, '
 
 function widestMm({ cloth, workingHoop }: Pick<Sampler, 'cloth' | 'workingHoop'>): number {
   return workingHoop ? 2 * Math.max(...clearHalves(workingHoop)) : Math.min(cloth.widthMm, cloth.heightMm) - 30
+}
+
+/** The nearest place, to what these guides are now, where they lie clear of all else and inside; null where there is none, or nothing to move. */
+export function moveToFreePlace(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'drawing'>, ids: readonly GuideId[]): Operation | null {
+  const { drawing } = sampler
+  const boxOf = (held: boolean): readonly Box[] => takenBoxes({ ...drawing, guides: drawing.guides.filter((one) => ids.includes(one.id) === held) })
+  const [own, taken] = [boxOf(true), boxOf(false)]
+  const whole = boxAround(own)
+  if (!whole) return null
+  const { widthMm, heightMm } = sampler.cloth
+  let best: { readonly by: Point; readonly far: number } | null = null
+  for (let y = STEP_MM * Math.ceil(-whole.top / STEP_MM); whole.bottom + y <= heightMm; y += STEP_MM)
+    for (let x = STEP_MM * Math.ceil(-whole.left / STEP_MM); whole.right + x <= widthMm; x += STEP_MM) {
+      const far = Math.hypot(x, y)
+      if (best && far >= best.far) continue
+      const at = { left: whole.left + x, right: whole.right + x, top: whole.top + y, bottom: whole.bottom + y }
+      if (isClear(at, sampler) && !taken.some((other) => overlaps(at, other))) best = { by: { x, y }, far }
+    }
+  return best && best.far > 0 ? { kind: 'transform-guides', ids, matrix: moveBy(best.by) } : null
 }
 
 /** Two millimetres inside, for the hand that draws it. */

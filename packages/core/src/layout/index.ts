@@ -1,5 +1,5 @@
 /** Where things go on the cloth: free places, new exercises and rows of them. */
-export { type FreePlace, GAP_MM, middleOf, placeFor, takenBoxes } from './free-place.ts'
+export { type FreePlace, GAP_MM, middleOf, moveToFreePlace, placeFor, takenBoxes } from './free-place.ts'
 export {
   bringIn,
   type DrawnAs,

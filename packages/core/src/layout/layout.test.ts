@@ -4,7 +4,7 @@ import { parsePath } from '../geometry/index.ts'
 import { clearHalves } from '../materials/index.ts'
 import { applyOperation, boxOfGuides, newSampler, type Sampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { GAP_MM, newExercise, newRows, placeFor, rowValues, takenBoxes } from './index.ts'
+import { GAP_MM, moveToFreePlace, newExercise, newRows, placeFor, rowValues, takenBoxes } from './index.ts'
 import { sentenceOf } from '../testing/index.ts'
 
 const stitch = (id: string) => LIBRARY.find((one) => one.id === id) as (typeof LIBRARY)[number]
@@ -13,6 +13,24 @@ const apply = (sampler: Sampler, operation: Parameters<typeof applyOperation>[1]
   if (!done.ok) throw new Error(sentenceOf(done.problems))
   return done.value
 }
+
+describe('moved to a free place', () => {
+  const line = (id: string, y: number) => ({ id, guide: { kind: 'line', path: `M 130 ${y} L 170 ${y}` } as const })
+  it('is the nearest that is clear: a line on another goes ten down, or up, where nine are wanted between', () => {
+    const sampler: Sampler = { ...newSampler('Free'), drawing: { groups: [], guides: [line('a', 150), line('b', 150)] } }
+    const moved = moveToFreePlace(sampler, ['b'])
+    expect(moved).toMatchObject({ kind: 'transform-guides', ids: ['b'] })
+    const by = moved?.kind === 'transform-guides' ? moved.matrix[5] : 0
+    expect(Math.abs(by)).toBe(10)
+  })
+
+  it('what lies free already, and what is larger than all that is free, stays', () => {
+    const free: Sampler = { ...newSampler('Free'), drawing: { groups: [], guides: [line('a', 120), line('b', 150)] } }
+    expect(moveToFreePlace(free, ['b'])).toBeNull()
+    const large: Sampler = { ...newSampler('Free'), drawing: { groups: [], guides: [{ id: 'a', guide: { kind: 'line', path: 'M 10 155 L 300 155' } }] } }
+    expect(moveToFreePlace(large, ['a'])).toBeNull()
+  })
+})
 
 describe('a free place', () => {
   it('sixteen stitches of every kind lie inside the clear area, none nearer to another than the gap', () => {

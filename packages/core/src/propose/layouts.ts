@@ -6,7 +6,7 @@ import type { GuideId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
 import { onDial } from '../draw/index.ts'
-import { type Box, type Matrix, type Point } from '../geometry/index.ts'
+import { type Box, boxAround, type Matrix, type Point } from '../geometry/index.ts'
 import type { Guide } from '../guide/index.ts'
 import { clearHalves, HOOP_MARGIN_MM, rectangleInside } from '../materials/index.ts'
 import { lessonOf, type Operation, type Sampler, teachingOrder } from '../sampler/index.ts'
@@ -82,7 +82,7 @@ export function unitsOf(sampler: Sampler, done: readonly WorkedExercise[]): read
     for (const other of [...met.slice(1), { exercises: [id], guides: new Set(guides), box, weight }]) {
       first.exercises.push(...other.exercises)
       for (const guide of other.guides) first.guides.add(guide)
-      first.box = joined(first.box, other.box)
+      first.box = boxAround([first.box, other.box]) ?? first.box
       first.weight += other.weight
     }
   }
@@ -287,10 +287,6 @@ function boxAt({ box }: Unit, middle: Point): Box {
   const from = middleOfBox(box)
   const [x, y] = [middle.x - from.x, middle.y - from.y]
   return { left: box.left + x, right: box.right + x, top: box.top + y, bottom: box.bottom + y }
-}
-
-function joined(a: Box, b: Box): Box {
-  return { left: Math.min(a.left, b.left), right: Math.max(a.right, b.right), top: Math.min(a.top, b.top), bottom: Math.max(a.bottom, b.bottom) }
 }
 
 function shared(a: Box, b: Box): number {

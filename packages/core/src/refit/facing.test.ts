@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { workSampler } from '../exercise/index.ts'
 import { applyOperation, newSampler, type Operation, type Sampler } from '../sampler/index.ts'
-import { facingCounts, inBrick, rowsHeld } from './index.ts'
+import { facingCounts, inBrick, keepPitch, rowsHeld } from './index.ts'
 
 function rails(lengths: readonly number[], pitchMm: number): Sampler {
   return {
@@ -67,5 +67,38 @@ describe('rows in brick', () => {
   it('rows of unequal length are left alone', () => {
     const sampler = rails([60, 54], 3)
     expect(inBrick(sampler.drawing, rowsHeld(sampler.drawing, ['g0', 'g1'], workSampler(sampler).done))).toBeNull()
+  })
+})
+
+describe('the line gives way', () => {
+  const offers = (sampler: Sampler) => {
+    const [drawn] = sampler.drawing.guides
+    const [done] = workSampler(sampler).done
+    return drawn && done ? keepPitch(drawn, done) : []
+  }
+
+  it('61 mm in stitches of 3 is trimmed to 60, or drawn on to 63', () => {
+    const sampler = rails([61], 3)
+    const [shorter, longer] = offers(sampler)
+    expect([shorter?.count, shorter?.lengthMm, longer?.count, longer?.lengthMm]).toEqual([20, 60, 21, 63])
+    const trimmed = after(sampler, shorter?.operation)
+    expect(trimmed.drawing.guides[0]?.guide).toMatchObject({ path: 'M 50 100 L 110 100' })
+    expect(workSampler(trimmed).done[0]?.pieces[0].worked.fitted.pitchMm).toBeCloseTo(3, 6)
+    expect(countsOf(after(sampler, longer?.operation))).toEqual([21])
+    // What comes out whole already has nothing to give.
+    expect(offers(trimmed)).toEqual([])
+  })
+
+  it('a curve is cut where it is so long, and its stitches come out whole', () => {
+    const base = rails([60], 3)
+    const curved: Sampler = { ...base, drawing: { groups: [], guides: [{ id: 'g0', guide: { kind: 'line', path: 'M 50 100 C 70 80 90 80 111 100' } }] } }
+    for (const offer of offers(curved)) {
+      const worked = workSampler(after(curved, offer.operation)).done[0]
+      expect(worked?.stitches).toBe(offer.count)
+      expect(worked?.pieces[0].worked.fitted.pitchMm).toBeCloseTo(3, 2)
+    }
+    expect(offers(curved)).toHaveLength(2)
+    const closed: Sampler = { ...base, drawing: { groups: [], guides: [{ id: 'g0', guide: { kind: 'line', path: 'M 50 100 L 90 100 L 70 130 Z' } }] } }
+    expect(offers(closed)).toEqual([])
   })
 })

@@ -1,6 +1,6 @@
 /** The tool in hand: how it is used, its places and figures to be typed, and the stitch it is worked in. */
 import { MEASURE, unknownLetters } from '@lemmata/core/draw'
-import { guideServes } from '@lemmata/core/guide'
+import { type Guide, guideServes } from '@lemmata/core/guide'
 import type { Point } from '@lemmata/core/geometry'
 import { middleOf } from '@lemmata/core/layout'
 import type { Sampler } from '@lemmata/core/sampler'
@@ -19,11 +19,13 @@ interface Props {
   /** Null: nothing yet, a sketch. */
   readonly stitch: string | null
   readonly onStitch: (stitch: string | null) => void
+  /** What is held, to be measured along. */
+  readonly along: Guide | null
   readonly onDone: () => void
   readonly onClose: () => void
 }
 
-export function DrawBar({ sampler, drawing, stitch, onStitch, onDone, onClose }: Props) {
+export function DrawBar({ sampler, drawing, stitch, onStitch, along, onDone, onClose }: Props) {
   const { tool, figures } = drawing
   const field = useRef<HTMLDivElement>(null)
   // What is typed goes on where the hand is.
@@ -80,7 +82,7 @@ export function DrawBar({ sampler, drawing, stitch, onStitch, onDone, onClose }:
         )}
         <span className="draw-buttons">
           {tool === MEASURE ? (
-            <output className="measured">{measuredInWords(drawing, units, null)}</output>
+            <output className="measured">{measuredInWords(drawing, units, null, along)}</output>
           ) : (
             <Button type="primary" disabled={drawing.finished().length === 0} onClick={onDone}>
               Draw it

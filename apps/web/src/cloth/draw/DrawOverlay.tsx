@@ -1,9 +1,9 @@
 /** What is being drawn, over the cloth: its line, the places given, and a tag with the figures that change. */
-import { MEASURE, measureBetween } from '@lemmata/core/draw'
+import { MEASURE, measureAlong, measureBetween } from '@lemmata/core/draw'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
 import { sum } from '@lemmata/core/base'
-import { lengthToDraw, type ReadGuide, readGuide } from '@lemmata/core/guide'
+import { type Guide, lengthToDraw, type ReadGuide, readGuide } from '@lemmata/core/guide'
 import { counted, formatLength, type LengthUnit } from '@lemmata/core/units'
 import { DYES } from '../../look/theme.ts'
 import { toScreen, type View } from '../view.ts'
@@ -21,13 +21,15 @@ interface Props {
   readonly isDark: boolean
   /** Of what is held: how many of its stitches a measured length would be. */
   readonly pitchMm: number | null
+  /** What is held: measured along where both places lie on it. */
+  readonly along: Guide | null
 }
 
-export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark, pitchMm }: Props) {
+export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark, pitchMm, along }: Props) {
   const ink = isDark ? DYES.paper : DYES.indigo
   const lines = drawing.guides.flatMap(guideLines)
   const at = pointer && toScreen(view, pointer)
-  const said = [drawing.tool === MEASURE ? measuredInWords(drawing, unit, pitchMm) : figuresOf(drawing, done, unit), words].filter((one) => one !== null)
+  const said = [drawing.tool === MEASURE ? measuredInWords(drawing, unit, pitchMm, along) : figuresOf(drawing, done, unit), words].filter((one) => one !== null)
   return (
     <g className="drawing" aria-hidden="true">
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
@@ -54,14 +56,23 @@ export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark,
 }
 
 /** "82.4 mm at 31°, 24 stitches of 3.43 mm": how far, in which direction, and what it would be in the stitch that is held. */
-export function measuredInWords({ places, guides: [guide] }: Pick<Drawing, 'places' | 'guides'>, unit: LengthUnit, pitchMm: number | null): string | null {
+export function measuredInWords(
+  { places, guides: [guide] }: Pick<Drawing, 'places' | 'guides'>,
+  unit: LengthUnit,
+  pitchMm: number | null,
+  along: Guide | null,
+): string | null {
   const [from] = places
   const read = guide ? readGuide(guide) : null
   const to = places[1] ?? (read?.ok && read.value.kind === 'line' ? read.value.path.points.at(-1) : undefined)
   if (!from || !to) return null
   const { lengthMm, degrees } = measureBetween(from, to)
-  const stitches = pitchMm === null || lengthMm < pitchMm ? '' : `, ${(lengthMm / pitchMm).toFixed(1)} of ${formatLength(pitchMm, unit, 2)}`
-  return `${formatLength(lengthMm, unit, 1)} at ${degrees}°${stitches}`
+  // Along what is held, where both places lie on it; else straight.
+  const alongMm = along && 'path' in along && along.path !== undefined ? measureAlong(along.path, from, to) : null
+  const counted = alongMm ?? lengthMm
+  const stitches = pitchMm === null || counted < pitchMm ? '' : `, ${(counted / pitchMm).toFixed(1)} of ${formatLength(pitchMm, unit, 2)}`
+  const straight = `${formatLength(lengthMm, unit, 1)} at ${degrees}°`
+  return alongMm === null ? `${straight}${stitches}` : `${formatLength(alongMm, unit, 1)} along it${stitches}; straight ${straight}`
 }
 
 /** "82.4 mm, 24 stitches of 3.43 mm"; of a line with corners the last leg too. */
