@@ -32,6 +32,7 @@ import { useDrawGestures } from './draw/use-draw-gestures.ts'
 import type { Drawing } from './draw/use-drawing.ts'
 import { Tapes } from './Tapes.tsx'
 import type { Lift } from './TransformBox.tsx'
+import { isOnPin, isPad } from './pointer.ts'
 import { pressedTwice } from './pressed-twice.ts'
 import { useDrag } from './use-drag.ts'
 import { useUnderlay } from './use-underlay.ts'
@@ -165,8 +166,8 @@ export function ClothView(props: Props) {
   const { resting, above } = useParted(done, carried, draft, preview)
   const by = draft?.carried?.by
   const lifted = lift ? lift.css : by && view ? `translate(${(mirrored ? -by.x : by.x) * view.scale}px, ${by.y * view.scale}px)` : undefined
+  // The picture that one draws over is seen while one draws, and where marks are looked at.
   const underlay = useUnderlay(sampler)
-  // Seen while one draws, and where marks are looked at.
   const picture = shown.marks || drawing ? underlay : null
   const scene = useMemo<Scene>(
     () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown, picture }),
@@ -238,8 +239,8 @@ export function ClothView(props: Props) {
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
+  // Pressed twice the pin, or the line, does something of its own: a pointer that is held tells no double click.
   const twice = useRef(pressedTwice(STILL_PX)).current
-  /** Pressed twice the pin, or the line, does something of its own: a pointer that is held tells no double click. */
   const takeHold = (handle: Handle, id: string, event: React.PointerEvent, onTwice: () => boolean): void => {
     if (!drawn) return
     event.stopPropagation()
@@ -290,6 +291,7 @@ export function ClothView(props: Props) {
             <DrawOverlay
               drawing={drawing}
               view={view}
+              widthPx={width}
               done={preview}
               pointer={gestures.pointer}
               words={gestures.words}
@@ -338,13 +340,4 @@ export function ClothView(props: Props) {
       {view && <ScaleSlip scale={view.scale / truePxPerMm} side={shown.side} onWish={onWish} onSetScale={onSetScale} />}
     </div>
   )
-}
-
-function isOnPin(event: Event): boolean {
-  return event.target instanceof Element && event.target.closest('.handle, .caution-knot, .scale-slip, .sketch, .guide-line, .transform-box') !== null
-}
-
-/** A pad sends small steps both ways, in pixels; a mouse's wheel sends large ones, one way. */
-function isPad(event: WheelEvent): boolean {
-  return event.deltaMode === 0 && (event.deltaX !== 0 || (Number.isInteger(event.deltaY) && Math.abs(event.deltaY) < 40))
 }

@@ -13,6 +13,7 @@ import type { Drawing } from './use-drawing.ts'
 interface Props {
   readonly drawing: Drawing
   readonly view: View
+  readonly widthPx: number
   readonly done: WorkedExercise | null
   readonly pointer: Point | null
   /** Where the pointer lies, when it is somewhere in particular. */
@@ -25,7 +26,10 @@ interface Props {
   readonly along: Guide | null
 }
 
-export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark, pitchMm, along }: Props) {
+/** Its words break within so much; on a narrow screen it stays on it. */
+const TAG_PX = 280
+
+export function DrawOverlay({ drawing, view, widthPx, done, pointer, words, unit, isDark, pitchMm, along }: Props) {
   const ink = isDark ? DYES.paper : DYES.indigo
   const lines = drawing.guides.flatMap(guideLines)
   const at = pointer && toScreen(view, pointer)
@@ -43,7 +47,7 @@ export function DrawOverlay({ drawing, view, done, pointer, words, unit, isDark,
           return <circle key={index} cx={x} cy={y} r="4" fill={DYES.paper} stroke={DYES.indigo} strokeWidth="2" />
         })}
       {at && said.length > 0 && (
-        <foreignObject x={at.x + 16} y={at.y + 14} width="280" height="60">
+        <foreignObject x={Math.max(0, Math.min(at.x + 16, widthPx - TAG_PX))} y={at.y + 14} width={TAG_PX} height="60">
           <div className="swing-tag">
             {said.map((one) => (
               <div key={one}>{one}</div>
