@@ -1,6 +1,6 @@
 /** Outlines from an SVG file, or as path data, onto the cloth as sketches; what could not be used is said. */
 import { problemInWords } from '@lemmata/contract'
-import { MOST_SVG_CHARACTERS, readSvg } from '@lemmata/core/bring-in'
+import { asSvg, MOST_SVG_CHARACTERS, readSvg } from '@lemmata/core/bring-in'
 import { bringIn } from '@lemmata/core/layout'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
@@ -15,12 +15,6 @@ import { allHeld } from '../store/sampler.ts'
 interface Props {
   readonly sampler: Sampler
   readonly onClose: () => void
-}
-
-/** Bare path data is read as an SVG drawing of it, in millimetres. */
-function asSvg(text: string): { readonly svg: string; readonly isData: boolean } {
-  const isData = /^\s*[Mm]/.test(text)
-  return { isData, svg: isData ? `<svg viewBox="0 0 1000 1000"><path d="${text.replace(/["&<]/g, ' ')}"/></svg>` : text }
 }
 
 export function BringIn({ sampler, onClose }: Props) {

@@ -8,6 +8,12 @@ import { caution, error, failure, type Problem, type Result, success } from '../
 import { boxOf, MAX_PATH_CHARACTERS, parsePath } from '../geometry/index.ts'
 import type { Guide } from '../guide/index.ts'
 
+/** Bare path data as an SVG drawing of it, one unit a millimetre; anything else as it is. */
+export function asSvg(text: string): { readonly svg: string; readonly isData: boolean } {
+  const isData = /^\s*[Mm]/.test(text)
+  return { isData, svg: isData ? `<svg viewBox="0 0 1000 1000"><path d="${text.replace(/["&<]/g, ' ')}"/></svg>` : text }
+}
+
 export interface BroughtGuide {
   readonly name: string | null
   /** The outermost named group that it lies in. */

@@ -2,6 +2,7 @@
  * A picture as shares of colour on a grid of cells: each pixel is for the thread that is nearest to it, by CIE 1976 L*a*b* (D65),
  * or for the cloth, and each cell takes what most of its pixels are for.
  */
+import { linearLight, rgbOf } from '../materials/index.ts'
 
 export interface Pixels {
   readonly width: number
@@ -28,7 +29,7 @@ export function sharesOf(pixels: Pixels, columns: number, colours: readonly stri
   const { width, height } = pixels
   const rows = Math.max(1, Math.round((columns * height) / Math.max(1, width)))
   if (!(width > 0 && height > 0 && columns >= 1) || colours.length === 0 || columns * rows > MOST_CELLS) return null
-  const known = [...colours, cloth].map((hex) => labOf(parse(hex)))
+  const known = [...colours, cloth].map((hex) => labOf(rgbOf(hex)))
   const near = nearestOf(pixels, known)
   const cells: number[] = []
   for (let row = 0; row < rows; row += 1)
@@ -72,16 +73,9 @@ function nearestOf({ data, width, height }: Pixels, known: readonly Lab[]): read
   })
 }
 
-const linear = (value: number): number => (value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4)
-
-function parse(hex: string): Rgb {
-  const value = Number.parseInt(hex.slice(1, 7), 16)
-  return [(value >> 16) & 255, (value >> 8) & 255, value & 255]
-}
-
 /** From sRGB by the D65 white point (IEC 61966-2-1, CIE 15). */
 function labOf(rgb: Rgb): Lab {
-  const [r, g, b] = rgb.map((value) => linear(value / 255)) as unknown as Rgb
+  const [r, g, b] = rgb.map(linearLight) as unknown as Rgb
   const f = (t: number): number => (t > 216 / 24_389 ? Math.cbrt(t) : (24_389 / 27) * (t / 116) + 16 / 116)
   const x = f((0.4124 * r + 0.3576 * g + 0.1805 * b) / 0.95047)
   const y = f(0.2126 * r + 0.7152 * g + 0.0722 * b)

@@ -1,24 +1,28 @@
 /** Colours as `#rrggbb`. */
 
-function parse(hex: string): [number, number, number] {
+/** Red, green, blue, 0 to 255. */
+export function rgbOf(hex: string): [number, number, number] {
   const value = Number.parseInt(hex.slice(1, 7), 16)
   return [(value >> 16) & 255, (value >> 8) & 255, value & 255]
 }
 
 /** From `a` towards `b` by a share. */
 export function mix(a: string, b: string, share: number): string {
-  const from = parse(a)
-  const to = parse(b)
+  const from = rgbOf(a)
+  const to = rgbOf(b)
   const parts = from.map((value, index) => Math.round(value + ((to[index] as number) - value) * share))
   return `#${parts.map((part) => part.toString(16).padStart(2, '0')).join('')}`
 }
 
+/** Of a channel of sRGB, 0 to 255: its share of light, 0 to 1 (IEC 61966-2-1). */
+export function linearLight(value: number): number {
+  const share = value / 255
+  return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
+}
+
 /** WCAG relative luminance, 0 black to 1 white. */
 export function luminance(hex: string): number {
-  const [r, g, b] = parse(hex).map((value) => {
-    const share = value / 255
-    return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
-  }) as [number, number, number]
+  const [r, g, b] = rgbOf(hex).map(linearLight) as [number, number, number]
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
 

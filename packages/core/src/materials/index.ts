@@ -15,5 +15,5 @@ export { clearHalves, type HoopForm, hoopOutline, insideHalves, nearestInside, o
 export { BEYOND_HOOP_MM, clearRadius, HOOP_MARGIN_MM, HOOP_SIZES, hoopOf } from './hoops.ts'
 export type { HoopSize } from './hoops.ts'
 export { carryLimit, lightness } from './carry-limit.ts'
-export { contrast, luminance, mix } from './colour.ts'
+export { contrast, linearLight, luminance, mix, rgbOf } from './colour.ts'
 export { MATERIALS_SENTENCES } from './problems.ts'
