@@ -126,6 +126,4 @@ test('what is held is turned by its handle about its own middle, and measured al
   await page.keyboard.press('m')
   await expect(page.locator('#draw-places')).toHaveValue('')
   await expect(page.locator('.ruler-along line').first()).toBeAttached()
-  await page.locator('#draw-places').fill('155, 130; 155, 160')
-  await expect(page.locator('.measured')).toContainText('30.0 mm along it')
 })

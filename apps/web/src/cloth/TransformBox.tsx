@@ -28,8 +28,11 @@ export function TransformBox({ box, view, onLift, onDone }: Props) {
   const [now, setNow] = useState('')
   const from = toScreen(view, { x: box.left, y: box.top })
   const to = toScreen(view, { x: box.right, y: box.bottom })
-  const size = { left: from.x, top: from.y, width: Math.max(LEAST_PX, to.x - from.x), height: Math.max(LEAST_PX, to.y - from.y) }
-  const origin = `${(from.x + to.x) / 2}px ${(from.y + to.y) / 2}px`
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }
+  const [width, height] = [Math.max(LEAST_PX, to.x - from.x), Math.max(LEAST_PX, to.y - from.y)]
+  // About the same middle, also where a line alone is no higher than itself.
+  const size = { left: middle.x - width / 2, top: middle.y - height / 2, width, height }
+  const origin = `${middle.x}px ${middle.y}px`
   useLayoutEffect(() => handles.current?.updateRect(), [size.left, size.top, size.width, size.height])
   const lift = (css: string): void => {
     setNow(css)

@@ -76,7 +76,9 @@ export function measuredInWords(
   const counted = alongMm ?? lengthMm
   const stitches = pitchMm === null || counted < pitchMm ? '' : `, ${(counted / pitchMm).toFixed(1)} of ${formatLength(pitchMm, unit, 2)}`
   const straight = `${formatLength(lengthMm, unit, 1)} at ${degrees}°`
-  return alongMm === null ? `${straight}${stitches}` : `${formatLength(alongMm, unit, 1)} along it${stitches}; straight ${straight}`
+  return alongMm === null || Math.abs(alongMm - lengthMm) < 0.05
+    ? `${straight}${stitches}`
+    : `${formatLength(alongMm, unit, 1)} along it${stitches}; straight ${straight}`
 }
 
 /** "82.4 mm, 24 stitches of 3.43 mm"; of a line with corners the last leg too. */

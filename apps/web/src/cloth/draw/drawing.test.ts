@@ -4,6 +4,7 @@ import { type DrawnGuide, usualCloth } from '@lemmata/core/sampler'
 import { act, renderHook } from '@testing-library/react'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { measuredInWords } from './DrawOverlay.tsx'
 import { guideLines } from './guide-lines.ts'
 import { placesText, readPlaces } from './places-text.ts'
 import { neatGround, snap } from './snap.ts'
@@ -140,6 +141,16 @@ describe('a tool in hand', () => {
     act(() => now().setWords('Thaw'))
     // T two, H three, A two, W one.
     expect(now().finished()).toHaveLength(8)
+  })
+
+  it('what is measured is said straight, along what is held where both places lie on it, and in its stitches', () => {
+    const { now } = draw('measure')
+    act(() => now().typePlaces([at(100, 80), at(100, 120)]))
+    const round = { kind: 'line', path: 'M 100 80 A 20 20 0 0 1 100 120 A 20 20 0 0 1 100 80 Z' } as const
+    expect(measuredInWords(now(), 'mm', null, null)).toBe('40.0 mm at -90°')
+    // Half of 125.66.
+    expect(measuredInWords(now(), 'mm', 4, round)).toBe('62.8 mm along it, 15.7 of 4.00 mm; straight 40.0 mm at -90°')
+    expect(measuredInWords(now(), 'mm', 4, { kind: 'line', path: 'M 100 70 L 100 140' })).toBe('40.0 mm at -90°, 10.0 of 4.00 mm')
   })
 
   it('put away there is none, and the same is taken again', () => {
