@@ -1,5 +1,5 @@
 /** Of an exercise, what is on the cloth: where it lies, its lengths, its marks, and what comes of them. */
-import { fittedShare, isStretched, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
+import { fittedShare, isStretched, rowCounts, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
 import { keepPitch } from '@lemmata/core/refit'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { roleWord, sizeInWords } from '@lemmata/core/sheets'
@@ -138,8 +138,17 @@ function ComesOutEven({ sampler, exercise, done }: { sampler: Sampler; exercise:
   )
 }
 
+/** "24, 22, 18: 2 drop out, then 4"; how a row of an interlocking fill follows from the one before. */
+function rowsInWords(rows: readonly number[]): string {
+  const changes = rows.slice(1).map((count, index) => (rows[index] ?? 0) - count)
+  const said = changes.map((fewer) => (fewer > 0 ? `${fewer} drop out` : fewer < 0 ? `${-fewer} are added` : 'as many'))
+  return `${rows.join(', ')}: ${said.join(', then ')}`
+}
+
 function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) {
-  const { fitted } = done.pieces[0].worked
+  const { worked } = done.pieces[0]
+  const { fitted } = worked
+  const rows = rowCounts(worked)
   const { units } = sampler
   const legs = fitted.legs.length > 1 ? ` (${fitted.legs.map((leg) => `${Math.round(leg.count)} of ${formatLength(leg.pitchMm, units, 2)}`).join(', ')})` : ''
   return (
@@ -150,6 +159,12 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
         {legs}
         {done.pieces.length > 1 ? ` in ${done.pieces.length} pieces` : ''}
       </dd>
+      {rows.length > 1 && (
+        <>
+          <dt>Row by row</dt>
+          <dd>{rowsInWords(rows)}</dd>
+        </>
+      )}
       <dt>Size</dt>
       <dd>{sizeInWords(spokenSize(done), units)}</dd>
       {done.pieces[0].guide.kind !== 'spots' && (

@@ -19,7 +19,7 @@ export function matches(typed: string, words: string): boolean {
   const there = words.toLowerCase().split(/[\s,()]+/)
   return typed
     .toLowerCase()
-    .split(/\s+/)
+    .split(/[\s,()]+/)
     .filter((word) => word !== '')
     .every((word) => there.some((one) => one.startsWith(word)))
 }

@@ -237,7 +237,7 @@ export const stitchDocument = z
       )
       .optional(),
     practice: practice.optional(),
-    marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'none']).optional(),
+    marks: z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'in-order', 'none']).optional(),
     goodFor: z.array(shortText).max(12).optional(),
     tension: z.enum(['loose', 'easy', 'firm']).optional(),
     look: z.object({ front: longText.optional(), back: longText.optional() }).optional(),

@@ -16,6 +16,9 @@ export const PRINTED_MARKS: MarkLook = { colour: '#1F2A37', lineMm: 0.25, dotMm:
 export const marksOn = (clothHex: string): MarkLook => ({ colour: inkOn(clothHex).marks, lineMm: 0.4, dotMm: 1 })
 
 /** Where the needle comes up is a full dot, where it goes down a ring, where it does both a ringed dot. */
+/** As small as can be read, mm. */
+const WORDS_MM = 2.4
+
 export function drawMarkItems(marks: readonly Mark[], look: MarkLook): DrawingItem[] {
   const items: DrawingItem[] = []
   const hasDots = marks.some((mark) => mark.kind === 'dot')
@@ -29,6 +32,16 @@ export function drawMarkItems(marks: readonly Mark[], look: MarkLook): DrawingIt
         ...(hasDots ? { opacity: 0.55 } : {}),
         cap: 'round',
         closed: mark.closed,
+      })
+    else if (mark.kind === 'words')
+      items.push({
+        kind: 'words',
+        at: { x: mark.at.x, y: mark.at.y + WORDS_MM / 3 },
+        text: mark.text,
+        sizeMm: WORDS_MM,
+        face: 'text',
+        colour: look.colour,
+        align: 'middle',
       })
     else if (mark.kind === 'start') items.push(arrow(mark.at, mark.towards, look))
     else items.push(...dot(mark.at, mark.needle, look))

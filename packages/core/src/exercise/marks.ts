@@ -6,11 +6,14 @@ import { CellIndex, distance, leftOf, placeAt, step } from '../geometry/index.ts
 import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
+import { orderMarks } from './guide-marks.ts'
 
 export type Mark =
   | { readonly kind: 'dot'; readonly at: Point; readonly needle: 'up' | 'down' | 'both' }
   | { readonly kind: 'line'; readonly points: readonly Point[]; readonly closed: boolean }
   | { readonly kind: 'start'; readonly at: Point; readonly towards: Point }
+  /** Upright, about its place: a letter, a number of turns. */
+  | { readonly kind: 'words'; readonly at: Point; readonly text: string }
 
 export interface MarkSettings {
   readonly style: MarkStyle
@@ -38,11 +41,13 @@ export function drawMarks(guide: ReadGuide, worked: WorkedStitch, { style, nth, 
     marks.push(startOf(guide.path, hand))
   }
   if (style === 'guide-only' && guide.kind !== 'spots') return marks
+  // Of a fill the lines that keep it in order; a dot for every stitch of it would be more than anybody draws.
+  if (style === 'in-order' && guide.kind === 'shape') return [...marks, ...orderMarks(guide, worked)]
   const dots = dotsOf(worked, besideMm)
-  if (style === 'every-hole' || guide.kind === 'spots') marks.push(...dots)
+  if (style === 'every-hole' || style === 'in-order' || guide.kind === 'spots') marks.push(...dots)
   else if (style === 'every-nth') marks.push(...dots.filter((_, index) => index % Math.max(1, nth) === 0 || index === dots.length - 1))
   else if (style === 'ends-only') marks.push(...dots.slice(0, 1), ...dots.slice(1).slice(-1))
-  return marks
+  return style === 'in-order' ? [...marks, ...orderMarks(guide, worked)] : marks
 }
 
 /** The left hand begins at the other end; on a closed line at the same place, the other way round. */

@@ -31,6 +31,7 @@ function placesOf(mark: Mark): readonly Point[] {
   switch (mark.kind) {
     case 'dot':
     case 'start':
+    case 'words':
       return [mark.at]
     case 'line':
       return mark.points

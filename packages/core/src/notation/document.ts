@@ -100,7 +100,7 @@ export interface StitchDocument {
   readonly mistakes?: readonly Mistake[] | undefined
   readonly variants?: Readonly<Record<string, Variant>> | undefined
   readonly practice?: PracticeGuide | undefined
-  readonly marks?: 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'none' | undefined
+  readonly marks?: 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'in-order' | 'none' | undefined
   readonly goodFor?: readonly string[] | undefined
   readonly tension?: 'loose' | 'easy' | 'firm' | undefined
   readonly look?: { readonly front?: string | undefined; readonly back?: string | undefined } | undefined

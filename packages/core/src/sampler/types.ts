@@ -107,7 +107,7 @@ export interface SamplerThread {
   readonly colour: Colour
 }
 
-export type MarkStyle = 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'none'
+export type MarkStyle = 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'in-order' | 'none'
 export type MarkLayer = 'trace' | 'look' | 'frame'
 
 export interface NeedleChoice {
