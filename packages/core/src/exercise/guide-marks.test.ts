@@ -43,6 +43,27 @@ describe('marks that keep order', () => {
     // One direction, three sections, two lines for each row but the last.
     expect(open).toHaveLength(1 + 3 + 2 * (rows.length - 1))
     for (const { points } of open.slice(4)) for (const { y } of points) expect(y).toBeGreaterThan(100.5)
+    // Along each the places follow one another from side to side, and no line jumps from one row's depth to another's.
+    for (const { points } of open.slice(4)) {
+      const steps = points.slice(1).map(({ x, y }, index) => [x - (points[index]?.x ?? 0), Math.abs(y - (points[index]?.y ?? 0))] as const)
+      expect(steps.every(([x]) => x < 0) || steps.every(([x]) => x > 0)).toBe(true)
+      expect(Math.max(...steps.map(([, y]) => y))).toBeLessThan(1)
+    }
+  })
+
+  it('where the first row reaches the other edge there is no next one, and no line runs along the edge', () => {
+    // A hill: two rows in its middle, one at its feet.
+    const hill = marked('long-and-short', {
+      kind: 'shape',
+      path: 'M 100 120 C 106 120 108 106 115 106 C 122 106 124 120 130 120 Z',
+      directions: ['M 115 106 L 115 120'],
+    })
+    const open = linesOf(hill)
+      .filter((line) => !line.closed)
+      .slice(4)
+    for (const { points } of open) for (const { y } of points) expect(y).toBeLessThan(119.6)
+    for (const { points } of open)
+      for (const [index, { x }] of points.entries()) if (index > 0) expect(Math.abs(x - (points[index - 1]?.x ?? 0))).toBeLessThan(3)
   })
 
   it('the corners of a square are lettered as the needle comes to them; only those of the first', () => {

@@ -2,13 +2,13 @@
  * What helps to lay stitches in order, drawn before them: sections of a shape (halves, then quarters), the staggered ends of rows
  * that interlock, the corners of a square in working order, how often thread is wound between two dots.
  */
-import { chordsOfRegion, dot, extentAlong, leftOf, type Point, step, subtract, unit } from '../geometry/index.ts'
+import { chordsOfRegion, dot, extentAlong, leftOf, type Point, type Region, step, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { Segment, WorkedStitch } from '../work/index.ts'
 import type { Mark } from './marks.ts'
 
 export function orderMarks(guide: ReadGuide, worked: WorkedStitch): readonly Mark[] {
-  return [...sectionMarks(guide, worked), ...rowMarks(worked), ...cornerLetters(guide, worked), ...wrapMarks(worked)]
+  return [...sectionMarks(guide, worked), ...rowMarks(guide, worked), ...cornerLetters(guide, worked), ...wrapMarks(worked)]
 }
 
 const frontOf = ({ segments }: WorkedStitch): readonly Segment[] => segments.filter((one) => one.side === 'front' && one.points.length > 1)
@@ -50,24 +50,47 @@ export function rowCounts(worked: WorkedStitch): readonly number[] {
   return Array.from(counts, (count) => count ?? 0)
 }
 
-/** Where the stitches of each row but the last end: every second one on its own line, so that the stagger is seen before it is sewn. */
-export function rowMarks(worked: WorkedStitch): readonly Mark[] {
+/** An end so near to the outline lies on it: there is no next row to make room for, mm. */
+const ON_EDGE_MM = 0.4
+
+/** Where the stitches of each row but the last end inside the shape: every second one on its own line, so that the stagger is seen before it is sewn. */
+export function rowMarks(guide: ReadGuide, worked: WorkedStitch): readonly Mark[] {
+  const lie = guide.kind === 'shape' ? lieOf(worked) : null
+  if (guide.kind !== 'shape' || !lie) return []
   const rows: Segment[][] = []
   for (const one of frontOf(worked)) if (one.row !== null) (rows[one.row] ??= []).push(one)
   return rows.slice(0, -1).flatMap((row, index): readonly Mark[] => {
     const next = rows[index + 1]
-    const [here, there] = [row ? middleOf(row) : null, next ? middleOf(next) : null]
-    const onward = here && there && unit(subtract(there, here))
-    if (!row || !onward) return []
+    if (!row || !next) return []
+    const way = dot(subtract(middleOf(next), middleOf(row)), lie) >= 0 ? 1 : -1
+    const onward = { x: lie.x * way, y: lie.y * way }
     const across = leftOf(onward)
     const ends = row
       .map(({ points }) => [points[0] as Point, points.at(-1) as Point].reduce((a, b) => (dot(b, onward) > dot(a, onward) ? b : a)))
       .sort((a, b) => dot(a, across) - dot(b, across))
-    return [0, 1].flatMap((odd): readonly Mark[] => {
-      const points = ends.filter((_, place) => place % 2 === odd)
-      return points.length < 2 ? [] : [{ kind: 'line', points, closed: false }]
-    })
+      .map((at) => (isOnEdge(guide.region, at) ? null : at))
+    return [0, 1].flatMap((odd) => runsOf(ends.filter((_, place) => place % 2 === odd)))
   })
+}
+
+function isOnEdge(region: Region, at: Point): boolean {
+  return region.some((ring) => ring.some((from, index) => farFrom(at, from, ring[(index + 1) % ring.length] as Point) < ON_EDGE_MM))
+}
+
+function farFrom(at: Point, from: Point, to: Point): number {
+  const way = subtract(to, from)
+  const share = Math.min(1, Math.max(0, dot(subtract(at, from), way) / (dot(way, way) || 1)))
+  return Math.hypot(at.x - from.x - way.x * share, at.y - from.y - way.y * share)
+}
+
+/** A line for each stretch without a gap. */
+function runsOf(places: readonly (Point | null)[]): readonly Mark[] {
+  const runs: Point[][] = [[]]
+  for (const at of places) {
+    if (at) runs.at(-1)?.push(at)
+    else if ((runs.at(-1)?.length ?? 0) > 0) runs.push([])
+  }
+  return runs.flatMap((points): readonly Mark[] => (points.length < 2 ? [] : [{ kind: 'line', points, closed: false }]))
 }
 
 function middleOf(row: readonly Segment[]): Point {
