@@ -29,6 +29,7 @@ import { newId, newIds } from '../store/new-ids.ts'
 
 // Sent for when they are opened: the cloth is seen sooner.
 const BesideDialog = lazy(() => import('./BesideDialog.tsx').then((file) => ({ default: file.BesideDialog })))
+const FiguresDialog = lazy(() => import('./FiguresDialog.tsx').then((file) => ({ default: file.FiguresDialog })))
 const OneLengthDialog = lazy(() => import('./OneLengthDialog.tsx').then((file) => ({ default: file.OneLengthDialog })))
 
 interface Props {
@@ -66,6 +67,7 @@ export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: P
   const { message } = App.useApp()
   const [beside, setBeside] = useState(false)
   const [oneLength, setOneLength] = useState(false)
+  const [byFigures, setByFigures] = useState(false)
   const ids = guidesHeld(sampler, held)
   const { drawing } = sampler
   // A motif is turned and mirrored as one; lined up is what is held itself.
@@ -92,6 +94,7 @@ export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: P
     <>
       <Suspense fallback={null}>
         {beside && <BesideDialog sampler={sampler} held={held} widthMm={width} onClose={() => setBeside(false)} />}
+        {byFigures && <FiguresDialog sampler={sampler} ids={whole} onClose={() => setByFigures(false)} />}
         {oneLength && <OneLengthDialog sampler={sampler} ids={ids} done={done} onClose={() => setOneLength(false)} />}
       </Suspense>
       <Dropdown
@@ -158,6 +161,7 @@ export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: P
               disabled: onByHand === undefined,
               onClick: () => onByHand?.(),
             },
+            { key: 'figures', label: 'Move, turn and scale by figures …', onClick: () => setByFigures(true) },
             item('free', 'Move it to the nearest free place', () => moveToFreePlace(sampler, whole), false, 'It lies free, or nothing so large is free.'),
             item('turn', 'Turn by 15°', () => turnHeld(drawing, whole, 15)),
             item('back', 'Turn back by 15°', () => turnHeld(drawing, whole, -15)),

@@ -11,6 +11,7 @@ import { undo } from '../store/index.ts'
 import { closePage, openPage, type } from '../testing/page.tsx'
 import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { FeltList } from './FeltList.tsx'
+import { FiguresDialog } from './FiguresDialog.tsx'
 import { LayoutDialog } from './LayoutDialog.tsx'
 import { guideAfterKey, handlesInView } from './places-in-hand.ts'
 import { HoopField } from '../brief/HoopField.tsx'
@@ -74,6 +75,26 @@ describe('facing rows', () => {
     const equal = openPage(lines(60, 60), <Page />)
     await take(/^In brick/)
     expect(equal.document().drawing.guides[1]?.guide).toMatchObject({ path: 'M 101.5 150 L 158.5 150' })
+  })
+})
+
+describe('placed by figures', () => {
+  function Page() {
+    return <FiguresDialog sampler={useSampler()} ids={['g0']} onClose={() => undefined} />
+  }
+
+  it('twice as large, turned by a quarter about its middle, and 10 down: 60 level from 100 becomes 120 upright about 130, 140', () => {
+    const page = openPage(lines(60, 60), <Page />)
+    const place = screen.getByRole<HTMLButtonElement>('button', { name: 'Place it so' })
+    expect(place.disabled).toBe(true)
+    type('Down by', '10')
+    type('Turned clockwise by', '90')
+    type('As large', '200')
+    fireEvent.click(place)
+    const numbers = (JSON.stringify(page.document().drawing.guides[0]?.guide).match(/-?\d+(\.\d+)?/g) ?? []).map(Number)
+    expect(numbers).toEqual([130, 80, 130, 200])
+    act(undo)
+    expect(page.document()).toEqual(lines(60, 60))
   })
 })
 

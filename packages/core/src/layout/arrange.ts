@@ -1,6 +1,6 @@
 /** Guides held together: moved, turned, mirrored, lined up, spaced evenly, copied. Each gives the edit that does it. mm */
 import type { GuideId } from '../base/index.ts'
-import { type Box, boxAround, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
+import { type Box, boxAround, inTurn, type Matrix, mirrorIn, moveBy, type Point, scaleAbout, turnAbout } from '../geometry/index.ts'
 import { type Guide, transformGuide } from '../guide/index.ts'
 import { boxOfGuides, type Copies, type DrawnGuide, type GuideDrawing, matricesFor, type Operation, type Sampler } from '../sampler/index.ts'
 import { GAP_MM, middleOf } from './free-place.ts'
@@ -34,6 +34,21 @@ export function turnHeld(drawing: GuideDrawing, ids: readonly GuideId[], degrees
 
 export function scaleHeld(drawing: GuideDrawing, ids: readonly GuideId[], factor: number): Operation | null {
   return factor > 0 && Number.isFinite(factor) ? aboutMiddle(drawing, ids, (middle) => scaleAbout(middle, factor)) : null
+}
+
+export interface ByFigures {
+  /** To the right and down, mm. */
+  readonly by: Point
+  /** Clockwise. */
+  readonly degrees: number
+  readonly factor: number
+}
+
+/** Made larger or smaller and turned about the middle of all that is held, then moved, in one step. Null where nothing would change. */
+export function placeHeld(drawing: GuideDrawing, ids: readonly GuideId[], { by, degrees, factor }: ByFigures): Operation | null {
+  const isStill = Math.hypot(by.x, by.y) < 1e-6 && Math.abs(degrees) < 1e-6 && Math.abs(factor - 1) < 1e-6
+  if (isStill || !(factor > 0 && Number.isFinite(factor))) return null
+  return aboutMiddle(drawing, ids, (middle) => inTurn(inTurn(scaleAbout(middle, factor), turnAbout(middle, (degrees * Math.PI) / 180)), moveBy(by)))
 }
 
 /** `across`: left becomes right; `down`: top becomes bottom. */

@@ -21,6 +21,8 @@ export {
   guidesHeld,
   mirrorHeld,
   moveHeld,
+  placeHeld,
+  type ByFigures,
   scaleHeld,
   spaceHeld,
   turnHeld,
