@@ -13,6 +13,7 @@ import { edit } from '../store/index.ts'
 import { CopiesFields } from './CopiesFields.tsx'
 import { GuideFields, WithinGuide } from './GuideFields.tsx'
 import { GuideSizes } from './GuideSizes.tsx'
+import { PiecesFields } from './PiecesFields.tsx'
 import { MARKS } from './marks.ts'
 
 interface Props {
@@ -32,6 +33,7 @@ export function ClothGroup({ sampler, exercise, done }: Props) {
       <GuideSizes drawn={drawn} unit={sampler.units} />
       {drawn && <WithinGuide sampler={sampler} drawn={drawn} />}
       {drawn && <CopiesFields sampler={sampler} drawn={drawn} />}
+      {done && <PiecesFields key={exercise.id} sampler={sampler} exercise={exercise} done={done} />}
       <Field label="Marks on the cloth">
         {(id) => (
           <Select<MarkStyle>

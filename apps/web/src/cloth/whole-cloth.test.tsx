@@ -5,10 +5,11 @@ import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { WithinGuide } from '../card/GuideFields.tsx'
+import { PiecesFields } from '../card/PiecesFields.tsx'
 import { useWorked } from '../compute/use-worked.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { undo } from '../store/index.ts'
-import { closePage, openPage, type } from '../testing/page.tsx'
+import { choose, closePage, openPage, type } from '../testing/page.tsx'
 import { ArrangeMenu } from './ArrangeMenu.tsx'
 import { FeltList } from './FeltList.tsx'
 import { FiguresDialog } from './FiguresDialog.tsx'
@@ -95,6 +96,44 @@ describe('placed by figures', () => {
     expect(numbers).toEqual([130, 80, 130, 200])
     act(undo)
     expect(page.document()).toEqual(lines(60, 60))
+  })
+})
+
+describe('pieces', () => {
+  const copied = (): Sampler => {
+    const { drawing, ...rest } = lines(30)
+    return {
+      ...rest,
+      drawing: { ...drawing, guides: drawing.guides.map((one) => ({ ...one, copies: { kind: 'rows', columns: 1, rows: 3, stepMm: [0, 8] } as const })) },
+    }
+  }
+  function Page() {
+    const sampler = useSampler()
+    const { done } = useWorked()
+    const [exercise] = sampler.exercises
+    const [one] = done
+    return exercise && one ? <PiecesFields sampler={sampler} exercise={exercise} done={one} /> : null
+  }
+
+  it('a copy has another length, and another colour; put back, nothing of it is left', async () => {
+    const page = openPage(copied(), <Page />)
+    fireEvent.click(screen.getByText('3 pieces'))
+    const fields = await screen.findAllByLabelText('As long')
+    expect(fields).toHaveLength(3)
+    const [, second] = fields
+    if (!second) throw new Error('no second')
+    const take = (text: string): void => {
+      fireEvent.focus(second)
+      fireEvent.change(second, { target: { value: text } })
+      fireEvent.blur(second)
+    }
+    take('50')
+    expect(page.document().exercises[0]?.pieces).toEqual({ 'g0/1': { lengthShare: 0.5 } })
+    expect(screen.getByText('3 pieces, 1 otherwise than the rest')).toBeTruthy()
+    take('100')
+    expect(page.document().exercises[0]).not.toHaveProperty('pieces')
+    await choose('Piece 3, colour', page.document().threads[0]?.colour.name ?? '')
+    expect(page.document().exercises[0]?.pieces).toEqual({ 'g0/2': { materials: { main: { thread: page.document().threads[0]?.id } } } })
   })
 })
 

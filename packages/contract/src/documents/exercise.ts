@@ -22,7 +22,7 @@ export const materials = recordOf(threadRole, material)
 
 export const substitute = z.object({ stitch: id, parameters: parameters.optional(), materials: materials.optional() }) satisfies z.ZodType<Substitute>
 
-const pieceChange = z.object({ materials: materials.optional(), parameters: parameters.optional() })
+const pieceChange = z.object({ materials: materials.optional(), parameters: parameters.optional(), lengthShare: z.number().min(0.1).max(5).optional() })
 const pieceIdText = z
   .string()
   .max(70)

@@ -95,6 +95,43 @@ describe('a ray copied eight times', () => {
   })
 })
 
+describe('a copy with a length of its own', () => {
+  const rows = (lengthShare: number, guide: DrawnGuide['guide']): Sampler => ({
+    ...newSampler('Rain'),
+    drawing: { groups: [], guides: [{ id: 'g', guide, copies: { kind: 'rows', columns: 1, rows: 2, stepMm: [0, 10] } }] },
+    exercises: [
+      {
+        id: 'e',
+        name: 'Rain',
+        stitch: guide.kind === 'pins' ? 'woven-picot' : guide.kind === 'shape' ? 'satin-stitch' : 'back-stitch',
+        on: [{ guide: 'g' }],
+        pieces: { 'g/1': { lengthShare } },
+      },
+    ],
+  })
+  const pieces = (sampler: Sampler) => workSampler(sampler).done[0]?.pieces ?? []
+
+  it('is cut off, or drawn on, at its end: 30 mm and its copy of 18, or of 45', () => {
+    for (const [share, long] of [
+      [0.6, 18],
+      [1.5, 45],
+    ] as const) {
+      const [first, second] = pieces(rows(share, { kind: 'line', path: 'M 100 100 L 130 100' }))
+      expect(first?.worked.fitted.lengthMm).toBeCloseTo(30, 6)
+      expect(second?.worked.fitted.lengthMm).toBeCloseTo(long, 6)
+      expect(second?.worked.holes.every(({ y }) => Math.abs(y - 110) < 1e-6)).toBe(true)
+    }
+  })
+
+  it('what stands on pins is so much higher; what has no length of its own stays', () => {
+    const [first, second] = pieces(rows(0.5, { kind: 'pins', base: [100, 120], pins: [[100, 100]] }))
+    const tall = (piece: typeof first): number => (piece?.guide.kind === 'pins' ? piece.guide.base.y - (piece.guide.pins[0]?.y ?? 0) : 0)
+    expect([tall(first), tall(second)]).toEqual([20, 10])
+    const [, same] = pieces(rows(0.5, { kind: 'shape', path: 'M 100 100 L 112 100 L 112 106 L 100 106 Z' }))
+    expect(same?.guide.kind === 'shape' ? same.guide.areaMm2 : 0).toBeCloseTo(72, 6)
+  })
+})
+
 describe('a leaf drawn once', () => {
   const leaf: DrawnGuide = { id: 'g', guide: { kind: 'shape', path: 'M 60 60 L 100 60 L 100 76 L 60 76 Z' } }
   const { done, problems } = only(

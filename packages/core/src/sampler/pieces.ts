@@ -3,7 +3,8 @@
  * Marks, holes, thread and minutes count them all.
  */
 import { error, failure, type PieceId, type Problem, type Result, success } from '../base/index.ts'
-import { type Box, boxOf, fromAngle, inTurn, type Matrix, type Point, step, UNMOVED } from '../geometry/index.ts'
+import { lineOfLength } from '../draw/index.ts'
+import { type Box, boxOf, fromAngle, inTurn, type Matrix, parsePath, type Point, step, UNMOVED } from '../geometry/index.ts'
 import { gridPoint, type Guide, partOfGuide, readGuide, type ReadGuide, transformGuide } from '../guide/index.ts'
 import { matricesOf } from './copies.ts'
 import type { DrawnGuide, Exercise, GuideDrawing, GuideGroup, PieceChange, Sampler, WorkedOn } from './types.ts'
@@ -71,9 +72,23 @@ function piecesOn(on: WorkedOn, drawn: DrawnGuide, drawing: GuideDrawing, exerci
   return success(
     matricesFor(drawn, drawing).map((matrix, copy): Piece => {
       const id = pieceId(drawn.id, copy)
-      return { id, guide: transformGuide(part.value, matrix), layer: drawn.layer ?? 'trace', change: exercise.pieces?.[id] ?? {} }
+      const change = exercise.pieces?.[id] ?? {}
+      return { id, guide: transformGuide(lengthened(part.value, change.lengthShare), matrix), layer: drawn.layer ?? 'trace', change }
     }),
   )
+}
+
+/** Cut off at its end, or drawn on from there; what stands on pins is so much higher. Other guides have no length of their own. */
+function lengthened(guide: Guide, share: number | undefined): Guide {
+  if (share === undefined || share === 1) return guide
+  if (guide.kind === 'pins') {
+    const [x, y] = guide.base
+    return { ...guide, pins: guide.pins.map(([px, py]) => [x + (px - x) * share, y + (py - y) * share] as const) }
+  }
+  if ((guide.kind !== 'line' && guide.kind !== 'band') || guide.path === undefined) return guide
+  const read = parsePath(guide.path)
+  const path = read.ok ? lineOfLength(guide.path, read.value.length * share) : null
+  return path === null ? guide : { ...guide, path }
 }
 
 /** Every copy of a guide: its own, within every copy of its group. */

@@ -199,6 +199,8 @@ export interface WorkedOn {
 export interface PieceChange {
   readonly materials?: Materials | undefined
   readonly parameters?: Readonly<Record<string, number>> | undefined
+  /** How long it is beside the first, as a share: 0.5 is half as long. Of lines, bands and what stands on pins. */
+  readonly lengthShare?: number | undefined
 }
 
 export interface Exercise {
