@@ -290,6 +290,81 @@ test('Weather Diary: with the pointer', async ({ page }) => {
     await nearer([166, 94])
     await pressAt([161, 90.4], [172, 94.5], [161, 98.6])
   })
+  for (const [name, id, middle, places] of [
+    [
+      'hail',
+      'hail-spots',
+      [141, 173],
+      [[14.5, 200], ...[190, 210].map((at) => [20.5, at]), ...[185, 200, 215].map((at) => [27, at]), ...[181, 193.6, 206.4, 219].map((at) => [33, at])],
+    ],
+    [
+      'stars of the clear night',
+      'stars',
+      [175, 146],
+      [
+        [33, 66],
+        [33.5, 82],
+        [33.5, 99],
+        [13, 93],
+      ],
+    ],
+  ] as const)
+    await motif(name, [id], async () => {
+      await menu('Spots')
+      await nearer(middle)
+      await pressAt(...places.map(([radius = 0, at = 0]) => polar(radius, at)))
+    })
+  await motif('flakes', ['flakes'], async () => {
+    await menu('Spots')
+    await nearer([150, 216])
+    // Beside the crystal, not on its ends.
+    await page.keyboard.down('Alt')
+    await pressAt([150, 220], [131.4, 210.5], [132.8, 229.6], [168.4, 211.5], [167.6, 228.6], [172.5, 203.5])
+    await page.keyboard.up('Alt')
+  })
+  await motif('fog', ['fog-part'], async () => {
+    await menu('Lobes')
+    await nearer([158, 128])
+    const edge = (radius: number, ...at: readonly number[]): readonly Place[] => at.map((degrees) => polar(radius, degrees))
+    const straight: Place = [(polar(35, 40)[0] + polar(13, 32)[0]) / 2, (polar(35, 40)[1] + polar(13, 32)[1]) / 2]
+    await pressAt(...edge(35, -7, 16.5, 40), straight, ...edge(13, 32, 15, -2))
+  })
+  await motif('post of the vane', ['post'], async () => {
+    await menu('Line')
+    await nearer([150, 96])
+    await pressAt([150, 103.5], [150, 89])
+  })
+  await motif('ball of the vane', ['ball'], async () => {
+    await menu('Circle')
+    await figures({ Across: '4.8' })
+    await nearer([150, 88])
+    play.actions += 1
+    await page.keyboard.down('Alt')
+    await page.mouse.click(...(await onScreen(page, 150, 87.4)))
+    await page.keyboard.up('Alt')
+  })
+  for (const [name, id, radius] of [
+    ['green row', 'green-1', 73.3],
+    ['blue row', 'blue-1', 70.95],
+    ['plum row', 'plum-1', 68.7],
+  ] as const)
+    await motif(name, [id], () =>
+      about('Part of a circle', [150, 150], { Radius: String(radius), From: '-49', To: (36 - (4 * (77.8 - radius)) / 9.95).toFixed(2) }),
+    )
+  await motif('arms of the crystal', ['arms'], async () => {
+    await menu('Band')
+    await figures({ Wide: '7.4' })
+    await nearer([150, 212])
+    await page.keyboard.down('Alt')
+    await pressAt([150, 205.6], [150, 216])
+    await page.keyboard.up('Alt')
+    await page.getByTestId('exercise-card').getByLabel('Copies', { exact: true }).click()
+    await page.getByTitle('round a centre').click()
+    play.actions += 2
+    await play.field('How many', '6')
+    await play.field('Centre, from the left', '150')
+    await play.field('Centre, from the top', '220')
+  })
   await motif('cloud in three', ['cloud-dark-part', 'cloud-middle-part', 'cloud-light-part'], async () => {
     await menu('Lobes')
     await nearer([101, 110])
