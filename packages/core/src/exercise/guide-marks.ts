@@ -5,7 +5,7 @@
 import { chordsOfRegion, dot, extentAlong, leftOf, type Point, type Region, step, subtract, unit } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { Segment, WorkedStitch } from '../work/index.ts'
-import type { Mark } from './marks.ts'
+import type { Mark } from './mark.ts'
 
 export function orderMarks(guide: ReadGuide, worked: WorkedStitch): readonly Mark[] {
   return [...sectionMarks(guide, worked), ...rowMarks(guide, worked), ...cornerLetters(guide, worked), ...wrapMarks(worked)]

@@ -1,6 +1,7 @@
 import { type Result, success } from '../base/index.ts'
 import { type WorkedStitch, workStitch } from '../work/index.ts'
-import { drawMarks, type Mark } from './marks.ts'
+import type { Mark } from './mark.ts'
+import { drawMarks } from './marks.ts'
 import type { WorkedExercise } from './work-exercise.ts'
 
 /** The same design worked by the left hand, piece by piece: same guide, same places, from the other end. */

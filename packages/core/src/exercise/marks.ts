@@ -7,13 +7,7 @@ import { gridPoint, type ReadGuide } from '../guide/index.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
 import { orderMarks } from './guide-marks.ts'
-
-export type Mark =
-  | { readonly kind: 'dot'; readonly at: Point; readonly needle: 'up' | 'down' | 'both' }
-  | { readonly kind: 'line'; readonly points: readonly Point[]; readonly closed: boolean }
-  | { readonly kind: 'start'; readonly at: Point; readonly towards: Point }
-  /** Upright, about its place: a letter, a number of turns. */
-  | { readonly kind: 'words'; readonly at: Point; readonly text: string }
+import type { Mark } from './mark.ts'
 
 export interface MarkSettings {
   readonly style: MarkStyle

@@ -7,7 +7,8 @@ import { measureBare, measureCoverage, measureOutside, type OutsideShape } from 
 import type { Exercise, MarkStyle, Piece } from '../sampler/index.ts'
 import { followCurve, followsVein, type RoleThreads, type StitchWork, type WorkedStitch } from '../work/index.ts'
 import { checkLegs, checkLengths, checkSpans } from './check-lengths.ts'
-import { drawMarks, type Mark } from './marks.ts'
+import type { Mark } from './mark.ts'
+import { drawMarks } from './marks.ts'
 
 export interface WorkedPiece {
   readonly id: PieceId
