@@ -6,7 +6,7 @@ import { Select } from 'antd'
 import { useState } from 'react'
 import { NumberField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
-import { Spool } from '../thread/fields.tsx'
+import { threadOptions } from '../thread/fields.tsx'
 
 /** More than this and one would look for the right one for ever. */
 const MOST_SHOWN = 40
@@ -26,25 +26,14 @@ export function PiecesFields({ sampler, exercise, done }: { sampler: Sampler; ex
           {pieces.map(({ id, guide }, index) => {
             const change = exercise.pieces?.[id] ?? {}
             return (
-              <li key={id} className="pair">
+              <li key={id} className={guide.kind === 'line' || guide.kind === 'pins' ? 'pair' : ''}>
                 <div className="field">
-                  <label htmlFor={`colour ${id}`}>Piece {index + 1}, colour</label>
+                  <label htmlFor={`colour-${id}`}>Piece {index + 1}, colour</label>
                   <Select
-                    id={`colour ${id}`}
+                    id={`colour-${id}`}
                     value={change.materials?.[MAIN_ROLE]?.thread ?? ''}
                     popupMatchSelectWidth={false}
-                    options={[
-                      { value: '', label: 'as the exercise' },
-                      ...sampler.threads.map((one) => ({
-                        value: one.id,
-                        label: (
-                          <>
-                            <Spool hex={one.colour.hex} /> {one.colour.name}
-                          </>
-                        ),
-                        title: one.colour.name,
-                      })),
-                    ]}
+                    options={[{ value: '', label: 'as the exercise' }, ...threadOptions(sampler)]}
                     onChange={(thread: string) => set(exercise, id, withColour(change, thread))}
                   />
                 </div>

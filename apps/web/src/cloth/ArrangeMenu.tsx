@@ -101,6 +101,7 @@ export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: P
         trigger={['click']}
         disabled={ids.length === 0}
         menu={{
+          className: 'long-menu',
           items: [
             item('copy', 'Copy it below', () => copyHeld(sampler, held, newIds), !sampler.exercises.some((one) => held.includes(one.id))),
             item('motif', 'One motif of these', () => makeMotif(drawing, ids, newId('m')), makeMotif(drawing, ids, 'm') === null),

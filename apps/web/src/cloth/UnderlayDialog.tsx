@@ -11,15 +11,12 @@ import { FileButton } from '../look/FileButton.tsx'
 import { Field, LengthField, NumberField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
 import { Spool } from '../thread/fields.tsx'
-import { usePicture } from './use-underlay.ts'
+import { USUAL_OPACITY_PERCENT, usePicture } from './use-underlay.ts'
 
 interface Props {
   readonly sampler: Sampler
   readonly onClose: () => void
 }
-
-/** As strongly as lines over it are still seen. */
-const USUAL_OPACITY = 40
 
 export function UnderlayDialog({ sampler, onClose }: Props) {
   const { underlay } = sampler.drawing
@@ -109,7 +106,7 @@ function Laid({ sampler, underlay }: { sampler: Sampler; underlay: Underlay }) {
               min={5}
               max={100}
               step={5}
-              defaultValue={underlay.opacityPercent ?? USUAL_OPACITY}
+              defaultValue={underlay.opacityPercent ?? USUAL_OPACITY_PERCENT}
               onChangeComplete={(opacityPercent: number) => set({ opacityPercent })}
             />
           )}

@@ -19,7 +19,7 @@ import { paintItems } from '../drawing/paint.ts'
 import { paintWeave } from '../drawing/weave.ts'
 import { DYES } from '../look/theme.ts'
 import type { Point } from '@lemmata/core/geometry'
-import type { LaidPicture } from './use-underlay.ts'
+import { type LaidPicture, USUAL_OPACITY_PERCENT } from './use-underlay.ts'
 import type { View } from './view.ts'
 
 export interface Scene {
@@ -100,7 +100,7 @@ export function* paintScene(context: CanvasRenderingContext2D, scene: Scene, vie
 
 /** On the cloth and no further, about its own middle. */
 function paintPicture(context: CanvasRenderingContext2D, { image, underlay }: LaidPicture, cloth: Sampler['cloth']): void {
-  const { at, widthMm, heightShare, turnRad = 0, opacityPercent = 40 } = underlay
+  const { at, widthMm, heightShare, turnRad = 0, opacityPercent = USUAL_OPACITY_PERCENT } = underlay
   context.save()
   context.beginPath()
   context.rect(0, 0, cloth.widthMm, cloth.heightMm)

@@ -2,6 +2,9 @@
 import type { Sampler, Underlay } from '@lemmata/core/sampler'
 import { useEffect, useMemo, useState } from 'react'
 
+/** As strongly as lines over it are still seen, where nothing else is said. */
+export const USUAL_OPACITY_PERCENT = 40
+
 export interface LaidPicture {
   readonly image: HTMLImageElement
   readonly underlay: Underlay

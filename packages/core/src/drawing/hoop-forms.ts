@@ -3,13 +3,13 @@
  * pieces, for their outlines turn unevenly.
  */
 import { type Point } from '../geometry/index.ts'
-import { type HoopForm, hoopOutline } from '../materials/index.ts'
+import { BAR_MM, type HoopForm, hoopOutline } from '../materials/index.ts'
 import type { DrawingItem } from './drawing.ts'
 import { darker, LIGHT, lighter } from './tone.ts'
 
 export type LongForm = Extract<HoopForm, { readonly shape: 'oval' | 'frame' }>
 
-const WOOD = { edge: '#6f4d2a', plain: '#c69c66', light: '#f3dcb2', dark: '#4a3219' } as const
+export const WOOD = { edge: '#6f4d2a', plain: '#c69c66', light: '#f3dcb2', dark: '#4a3219' } as const
 const BRASS = { plain: '#c8a14e', light: '#f5dfa2', dark: '#6d5220' } as const
 /** Of an oval hoop, mm: the inner ring, the gap, the outer ring. */
 const INNER_MM = 3
@@ -17,7 +17,6 @@ const GAP_MM = 0.4
 const OUTER_MM = 4.6
 /** The outer ring of an oval hoop, from the edge of what is free inside; the screw goes through it. */
 export const OVAL_RING = { from: INNER_MM + GAP_MM, wide: OUTER_MM } as const
-const BAR_MM = 18
 /** Pins of a frame stand so far apart, in the middle of its bars. */
 const PINS_MM = 24
 

@@ -6,11 +6,10 @@ import type { Point } from '../geometry/index.ts'
 import { luminance } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import type { Side } from '../work/index.ts'
-import { drawForm, drawFormBelow, OVAL_RING } from './hoop-forms.ts'
+import { drawForm, drawFormBelow, OVAL_RING, WOOD } from './hoop-forms.ts'
 import type { DrawingItem, Ring } from './drawing.ts'
 import { darker, hash, LIGHT, lighter, sway } from './tone.ts'
 
-const WOOD = { edge: '#6f4d2a', plain: '#c69c66', light: '#f3dcb2', dark: '#4a3219' } as const
 const BRASS = { plain: '#b8923f', light: '#f0d890', dark: '#6d5220' } as const
 /** Between the rings, mm. */
 const GAP = 0.4

@@ -1,6 +1,5 @@
 /** Marks that keep stitches in order: sections, staggered rows with how many drop out, lettered corners, turns beside their dots. */
 import { describe, expect, it } from 'vitest'
-import { surroundingsOf } from '../assign/index.ts'
 import { type Guide } from '../guide/index.ts'
 import { newSampler, type Sampler } from '../sampler/index.ts'
 import { type Mark, rowCounts, type WorkedExercise, workSampler } from './index.ts'
@@ -11,7 +10,6 @@ function marked(stitch: string, guide: Guide, parameters: Readonly<Record<string
     drawing: { guides: [{ id: 'g', guide }], groups: [] },
     exercises: [{ id: 'e', name: 'E', stitch, on: [{ guide: 'g' }], marks: 'in-order', parameters }],
   }
-  expect(surroundingsOf(sampler)).toBeTruthy()
   const [done] = workSampler(sampler).done
   if (!done) throw new Error(JSON.stringify(workSampler(sampler).results.get('e')))
   return done

@@ -8,7 +8,7 @@ export type HoopForm =
 
 /** Both rings of a hoop together are so wide; the bar of a frame. */
 const RING_MM = 4
-const BAR_MM = 18
+export const BAR_MM = 18
 
 /** Half of what is free inside, across and down, less so much all round; 0 where nothing is left. */
 export function insideHalves(hoop: HoopForm, lessMm = 0): readonly [number, number] {

@@ -11,7 +11,7 @@ export { findNeedle, NEEDLE_FAMILIES, NEEDLE_FAMILY_IDS, nameNeedle } from './ne
 export type { Needle, NeedleFamily } from './needles.ts'
 export { fitNeedles, SCHOOL_FACTOR, wantedShaft } from './fit-needle.ts'
 export type { NeedleFit, NeedleSchool, NeedleVerdict, NeedleWork } from './fit-needle.ts'
-export { clearHalves, type HoopForm, hoopOutline, insideHalves, nearestInside, outerOf, outsideClear, rectangleInside } from './hoop-form.ts'
+export { BAR_MM, clearHalves, type HoopForm, hoopOutline, insideHalves, nearestInside, outerOf, outsideClear, rectangleInside } from './hoop-form.ts'
 export { BEYOND_HOOP_MM, clearRadius, HOOP_MARGIN_MM, HOOP_SIZES, hoopOf } from './hoops.ts'
 export type { HoopSize } from './hoops.ts'
 export { carryLimit, lightness } from './carry-limit.ts'

@@ -2,6 +2,7 @@
 import type { WorkedExercise } from '../exercise/index.ts'
 import { lineOfLength } from '../draw/index.ts'
 import type { DrawnGuide, Operation } from '../sampler/index.ts'
+import { tailOf } from './rows-held.ts'
 
 export interface KeptPitch {
   readonly count: number
@@ -19,8 +20,7 @@ export function keepPitch(drawn: DrawnGuide, done: WorkedExercise): readonly Kep
   const [leg, ...more] = piece.worked.fitted.legs
   if (!('path' in guide) || guide.path === undefined || guide.kind === 'shape' || !leg || more.length > 0 || done.exercise.on.length > 1) return []
   const { askedMm } = piece.worked.fitted
-  // What goes beyond whole advances is the last stitch's reach.
-  const tailMm = Math.max(0, leg.count - Math.floor(leg.count + 1e-6)) * askedMm
+  const tailMm = tailOf(leg.count, askedMm)
   const exact = (leg.lengthMm - tailMm) / askedMm
   return [...new Set([Math.floor(exact), Math.ceil(exact)])].flatMap((count): readonly KeptPitch[] => {
     const lengthMm = count * askedMm + tailMm

@@ -7,6 +7,11 @@ import { HOOP_SIZES, type HoopSize, clearRadius } from '../materials/index.ts'
 import type { DrawnGuide, GuideDrawing, Operation } from '../sampler/index.ts'
 import type { Row } from './one-length.ts'
 
+/** What goes beyond whole advances is the last stitch's reach: the tie of a chain, mm. */
+export function tailOf(count: number, askedMm: number): number {
+  return Math.max(0, count - Math.floor(count + 1e-6)) * askedMm
+}
+
 export interface HeldRow extends Row {
   readonly guide: GuideId
   readonly name: string
@@ -21,9 +26,7 @@ export function rowsHeld(drawing: GuideDrawing, ids: readonly GuideId[], done: r
     const [leg, ...more] = worked?.pieces[0].worked.fitted.legs ?? []
     if (!drawn || !worked || !leg || more.length > 0 || !isStraight(drawn)) return []
     const { askedMm } = worked.pieces[0].worked.fitted
-    // What goes beyond whole advances is the last stitch's reach.
-    const beyond = leg.count - Math.floor(leg.count + 1e-6)
-    return [{ guide: id, name: worked.exercise.name, lengthMm: leg.lengthMm, advanceMm: askedMm, tailMm: Math.max(0, beyond) * askedMm }]
+    return [{ guide: id, name: worked.exercise.name, lengthMm: leg.lengthMm, advanceMm: askedMm, tailMm: tailOf(leg.count, askedMm) }]
   })
 }
 
