@@ -71,6 +71,8 @@ const PANELS: readonly (readonly Place[])[] = [0, 1, 2, 3].map((index) => {
 })
 
 test('Six Thursdays: by typing and keys alone', async ({ page }) => {
+  // Sixty motifs, each compared with the server's document.
+  test.setTimeout(480_000)
   await bareCloth(page)
   const play = new Play(page, sixThursdays('2026-11-26'))
   /** Ctrl+K, its name, Enter; then what it asks for. */
@@ -170,5 +172,32 @@ test('Six Thursdays: by typing and keys alone', async ({ page }) => {
     }
   })
   await motif('rising sun', ['rising'], () => draw('lobes', '194.6, 209.25; 200, 203.85; 205.4, 209.25'))
+  await motif('second fog', ['fog-2'], () =>
+    draw('curve', joined(Array.from({ length: 21 }, (_, index): Place => [130 + 4.2 * index, 168.95 + 0.8 * Math.sin((index * Math.PI) / 2)]))),
+  )
+  await motif('third fog', ['fog-3'], () => draw('wave', '130, 171.45; 214, 171.45', { Crests: '5', High: '1' }))
+  await motif('tail of the kite', ['tail'], () =>
+    draw('curve', '196.9, 150.55; 195.4, 151.87; 193.6, 151.02; 191.8, 150.16; 190.3, 151.48; 188.8, 152.81; 187, 151.95'),
+  )
+  await motif('hail before', ['hail-1'], () =>
+    draw('spots', '132, 197.05; 150, 197.05; 168, 197.05; 147, 202.25; 165, 202.25; 138, 207.45; 156, 207.45; 174, 207.45'),
+  )
+  await motif('hail after', ['hail-3'], () =>
+    draw('spots', '144, 197.05; 162, 197.05; 180, 197.05; 141, 202.25; 159, 202.25; 177, 202.25; 132, 207.45; 150, 207.45; 168, 207.45'),
+  )
+  for (const [id, across] of [
+    ['low-sun-2', '8.64'],
+    ['low-sun-3', '7.28'],
+    ['low-sun-4', '5.92'],
+  ] as const)
+    await motif('within the low sun', [id], () => draw('circle', '200, 161.85', { Across: across }))
+  await motif('heart of the low sun', ['low-sun-heart'], () =>
+    draw(
+      'spots',
+      `200, 161.85; ${[0, 60, 120, 180, 240, 300].map((at) => (200 + 1.6 * Math.sin((at * Math.PI) / 180)).toFixed(2) + ', ' + (161.85 - 1.6 * Math.cos((at * Math.PI) / 180)).toFixed(2)).join('; ')}`,
+    ),
+  )
   expect(play.mean()).toBeLessThanOrEqual(12)
+  await play.drawnWhole()
+  await play.printedAsDrawn()
 })

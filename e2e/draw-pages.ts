@@ -21,12 +21,15 @@ export async function settled(page: Page): Promise<void> {
   const view = page.getByTestId('cloth-view')
   let before: string | null = null
   await expect
-    .poll(async () => {
-      const now = `${await view.getAttribute('data-view')} ${JSON.stringify(await view.boundingBox())}`
-      const same = now === before
-      before = now
-      return same
-    })
+    .poll(
+      async () => {
+        const now = `${await view.getAttribute('data-view')} ${JSON.stringify(await view.boundingBox())}`
+        const same = now === before
+        before = now
+        return same
+      },
+      { intervals: [50, 50, 100] },
+    )
     .toBe(true)
 }
 

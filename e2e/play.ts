@@ -2,6 +2,7 @@
 import type { Sampler } from '@lemmata/core/sampler'
 import { expect, type Page } from '@playwright/test'
 import { address, saved } from './pages.ts'
+import { sharePrinted } from './on-paper.ts'
 import { apartMm, placesOf } from './same-places.ts'
 
 /** Farther from where it should lie nothing may be, mm; places by hand are read to a fifth. */
@@ -60,6 +61,26 @@ export class Play {
     await saved(this.page)
     const id = /samplers\/([\w-]+)/.exec(this.page.url())?.[1] ?? ''
     return (await (await this.page.request.get(`${address()}/api/samplers/${id}/document`)).json()) as Sampler
+  }
+
+  /** Every guide of the demo has been drawn. */
+  async drawnWhole(): Promise<void> {
+    const document = await this.drawn()
+    const apart = apartMm(placesOf(document.drawing.guides, document.drawing), placesOf(this.model.drawing.guides, this.model.drawing))
+    expect(apart, 'nothing of the demo is wanting, and nothing besides lies there').toBeLessThanOrEqual(SAME_MM)
+  }
+
+  /** Its pattern, printed, has ink where the guides lie, at their own size. */
+  async printedAsDrawn(): Promise<void> {
+    const document = await this.drawn()
+    const id = /samplers\/([\w-]+)/.exec(this.page.url())?.[1] ?? ''
+    const printed = await this.page.request.get(`${address()}/api/samplers/${id}/sheet.pdf?page=a4`, { timeout: 180_000 })
+    expect(printed.status()).toBe(200)
+    // Sketches, that nothing is worked on, are not printed.
+    const worked = document.drawing.guides.filter(({ id: guide }) => document.exercises.some((one) => one.on.some((on) => on.guide === guide)))
+    const found = sharePrinted(await printed.body(), placesOf(worked, document.drawing))
+    expect(found.share, 'ink along what was drawn, at 1:1').toBeGreaterThanOrEqual(0.97)
+    expect(found.smaller, 'and less of it at 99 of 100').toBeLessThan(found.share - 0.03)
   }
 
   mean(): number {

@@ -29,6 +29,7 @@ import { LIBRARY } from '@lemmata/core/stitches'
 import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 import type { Answer, Command } from './command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
+import { gallery } from './gallery.ts'
 
 function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
@@ -242,7 +243,13 @@ function stitch(given: unknown): Result<Answer> {
     hand: 'right',
   })
   if (!shown.ok) return shown
-  const steps = shown.value.steps.map((step) => ({ number: step.number, move: step.move, hole: step.hole, sentence: stepSentence(step, assigned) }))
+  const steps = shown.value.steps.map((step) => ({
+    number: step.number,
+    gesture: step.gesture,
+    moment: step.moment,
+    holes: step.holes,
+    sentence: stepSentence(step, assigned),
+  }))
   return success(
     {
       output: {
@@ -296,6 +303,7 @@ function brokenInWords({ exercise, sentence, repair }: BrokenRule): unknown {
 export const COMMANDS: Readonly<Record<string, Command>> = {
   stitches: { needsFile: false, run: stitches },
   stitch: { needsFile: true, run: stitch },
+  gallery: { needsFile: false, run: gallery },
   work: { needsFile: true, run: work },
   fit: { needsFile: true, run: fit },
   order: { needsFile: true, run: order },

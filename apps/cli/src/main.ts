@@ -8,6 +8,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
 
   stitches        the library of stitches
   stitch FILE     a stitch document checked: steps, motions, difficulty
+  gallery --out FOLDER
+                  every stitch and version as a page to look at: results, steps, both hands
   work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
@@ -60,7 +62,8 @@ export async function run(args: readonly string[]): Promise<number> {
   if (!answer.ok) return report(answer.problems)
   report(answer.problems)
   const { output } = answer.value
-  if (typeof output === 'string' || output instanceof Uint8Array) write(output, call.options.out)
+  if (call.command === 'gallery') process.stdout.write(String(output))
+  else if (typeof output === 'string' || output instanceof Uint8Array) write(output, call.options.out)
   else write(`${JSON.stringify(output, null, 2)}\n`, call.options.out)
   return answer.value.wrong ? 1 : 0
 }
@@ -107,6 +110,7 @@ function readInput(file: string | null): string | null {
 const CLI_SENTENCES: Sentences = {
   'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
+  'cli.no-folder': 'Say into which folder the pages go: --out gallery',
   'cli.no-learner': ({ learner, known }, say) => {
     const ids = known as readonly string[]
     return `There is no learner "${say(learner)}". ${ids.length === 0 ? 'Give her class with --class FILE.' : `There are ${ids.join(', ')}.`}`

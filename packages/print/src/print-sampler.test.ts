@@ -165,8 +165,8 @@ describe('the file', () => {
       'Steady rain',
       'Running stitch',
       'Embroidery 7',
-      'Come up at 1.',
-      'Go down at 2.',
+      'Come up at 1, on the line',
+      'In at 2, a stitch further on',
       'Take care',
       'keep scissors closed',
     ].filter((one) => one !== 'Take care'))
@@ -198,7 +198,7 @@ describe('the file', () => {
     const file = await print('a4', samplerOf(own, [{ id: 'e1', name: 'Two gusts', stitch: 'twin-dash', guide: { kind: 'line', path: 'M 20 20 L 80 20' } }]))
     const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
     expect(text).toContain('Twin dash')
-    expect(text).toContain('Come up at 3.')
+    expect(text).toContain('out at 3')
     expect(text).toContain('Two dashes side by side.')
   })
 

@@ -81,6 +81,10 @@ function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void {
       document.lineWidth(widthMm).circle(at.x, at.y, radiusMm).stroke(gradient)
       break
     }
+    case 'clipped':
+      document.rect(item.left, item.top, item.widthMm, item.heightMm).clip()
+      for (const one of item.items) writeItem(document, one)
+      break
     case 'words': {
       document.font(item.face).fontSize(item.sizeMm).fillColor(item.colour)
       const width = document.widthOfString(item.text)

@@ -53,6 +53,14 @@ function paintItem(context: Context, item: DrawingItem): void {
       context.lineWidth = item.widthMm
       context.stroke()
       break
+    case 'clipped':
+      context.save()
+      context.beginPath()
+      context.rect(item.left, item.top, item.widthMm, item.heightMm)
+      context.clip()
+      for (const one of item.items) paintItem(context, one)
+      context.restore()
+      break
     case 'words': {
       // Type is set ten times larger and scaled down: browsers do not set type of three pixels.
       context.save()

@@ -1,7 +1,7 @@
-/** The hand: a stitch's moves, one after another, front and back, right- or left-handed. Driven by the worked pieces. */
+/** The hand: a stitch's steps, one after another, front and back, right- or left-handed. Driven by the worked pieces. */
 import { problemInWords } from '@lemmata/contract'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import type { Hand as HandSide } from '@lemmata/core/steps'
+import { type Hand as HandSide, stepSentence } from '@lemmata/core/steps'
 import { Button, Segmented, Select, Slider } from 'antd'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { HandPicture } from './HandPicture.tsx'
@@ -19,7 +19,7 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
   const { shown, step } = state
   if (!shown.ok || !step) return <p className="wrong">{shown.problems[0] ? problemInWords(shown.problems[0]) : 'This stitch cannot be shown.'}</p>
   return (
-    <section className="hand" aria-label={`${done.assigned.document.name}, move by move`} onKeyDown={state.onKey} tabIndex={0}>
+    <section className="hand" aria-label={`${done.assigned.document.name}, step by step`} onKeyDown={state.onKey} tabIndex={0}>
       <div className="hand-bar">
         <Controls state={state} />
         <WhichHand state={state} />
@@ -28,7 +28,7 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
         </Button>
       </div>
       <p className="sentence" aria-live="polite" data-testid="step-sentence">
-        <b>{step.number}</b> {step.sentence}
+        <b>{step.number}</b> {stepSentence(step, done.assigned)}
       </p>
       <div className="both-sides">
         <figure>
@@ -46,14 +46,14 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
   )
 }
 
-/** The moves as stitches: sewn so far, and a slider to go to any of them. */
+/** The steps as stitches: sewn so far, and a slider to go to any of them. */
 function MoveBar({ state: { at, last, setIndex, steps, speed, setSpeed } }: { state: HandState }) {
   return (
     <div className="move-bar">
       <span className="quiet">
-        move {steps[at]?.number ?? 0} of {steps.length}
+        step {steps[at]?.number ?? 0} of {steps.length}
       </span>
-      <Slider min={0} max={Math.max(1, last)} value={at} onChange={setIndex} tooltip={{ formatter: null }} ariaLabelForHandle="Move" disabled={last === 0} />
+      <Slider min={0} max={Math.max(1, last)} value={at} onChange={setIndex} tooltip={{ formatter: null }} ariaLabelForHandle="Step" disabled={last === 0} />
       <Select<Speed>
         aria-label="Speed"
         size="small"
@@ -122,7 +122,7 @@ function FullScreen({ done, state, clothHex, onClose }: { done: WorkedExercise; 
         {side !== 'front' && <HandPicture done={done} state={state} clothHex={clothHex} side="back" heightMm={side === 'both' ? 16 : 50} />}
       </div>
       <p className="sentence" aria-live="polite" data-testid="full-sentence">
-        <b>{state.step?.number ?? 0}</b> {state.step?.sentence ?? ''}
+        <b>{state.step?.number ?? 0}</b> {state.step ? stepSentence(state.step, done.assigned) : ''}
       </p>
       <div style={{ display: 'flex', gap: 12, alignItems: 'center', flexWrap: 'wrap' }}>
         <Controls state={state} />

@@ -1,4 +1,4 @@
-/** The picture of one move: front, back, or both, at whatever size its box has. */
+/** The picture of one step: front, back, or both, at whatever size its box has. */
 import { drawStep, lookOf } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { useEffect, useRef } from 'react'
@@ -43,6 +43,6 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
     }
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
   }, [shown, step, width, done, clothHex, side, heightMm])
-  const label = side === 'front' ? `Front of the cloth, move ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
+  const label = side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
   return <canvas ref={ref} role="img" aria-label={label} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
 }

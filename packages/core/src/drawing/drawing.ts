@@ -59,7 +59,17 @@ export interface Words {
   readonly align?: 'left' | 'middle' | 'right'
 }
 
-export type DrawingItem = Stroke | Fill | Disc | Ring | Words
+/** Items of which nothing is shown outside a frame. */
+export interface Clipped {
+  readonly kind: 'clipped'
+  readonly left: number
+  readonly top: number
+  readonly widthMm: number
+  readonly heightMm: number
+  readonly items: readonly DrawingItem[]
+}
+
+export type DrawingItem = Stroke | Fill | Disc | Ring | Words | Clipped
 
 export interface Layer {
   readonly name: string
@@ -90,6 +100,8 @@ export function moveItems(items: readonly DrawingItem[], by: Point): readonly Dr
       case 'ring':
       case 'words':
         return { ...item, at: moved(item.at) }
+      case 'clipped':
+        return { ...item, left: item.left + by.x, top: item.top + by.y, items: moveItems(item.items, by) }
     }
   })
 }
@@ -111,6 +123,8 @@ export function mirrorItems(items: readonly DrawingItem[], aboutX: number): read
         return { ...item, at: mirrored(item.at), align: OTHER_SIDE[item.align ?? 'left'] }
       case 'disc':
         return { ...item, at: mirrored(item.at) }
+      case 'clipped':
+        return { ...item, left: 2 * aboutX - item.left - item.widthMm, items: mirrorItems(item.items, aboutX) }
     }
   })
 }
@@ -140,6 +154,15 @@ export function scaleItems(items: readonly DrawingItem[], by: number): readonly 
         }
       case 'words':
         return { ...item, at: scaled(item.at) }
+      case 'clipped':
+        return {
+          ...item,
+          left: item.left * by,
+          top: item.top * by,
+          widthMm: item.widthMm * by,
+          heightMm: item.heightMm * by,
+          items: scaleItems(item.items, by),
+        }
     }
   })
 }

@@ -1,6 +1,6 @@
 /** Drawings in millimetres: thread, cloth, hoop, marks, the sampler, and their SVG. */
 export { mirrorItems, moveItems, scaleItems } from './drawing.ts'
-export type { Disc, Drawing, DrawingItem, Face, Fill, Layer, Ring, Stroke, Words } from './drawing.ts'
+export type { Clipped, Disc, Drawing, DrawingItem, Face, Fill, Layer, Ring, Stroke, Words } from './drawing.ts'
 export { drawThread } from './draw-thread.ts'
 export type { Box as DrawnBox, ThreadView } from './draw-thread.ts'
 export { drawLine } from './line-thread.ts'

@@ -6,6 +6,8 @@ import type { Point } from '../geometry/index.ts'
 import type { Demonstration } from '../steps/index.ts'
 
 export interface NumberFrame {
+  /** The steps that share this frame. */
+  readonly view: number
   /** The picture, mm of paper. */
   readonly widthMm: number
   readonly heightMm: number
@@ -39,12 +41,17 @@ const RINGS = [0, 0.8, 1.7, 2.8]
 /** Thread is looked up in cells of a quarter of a number's height. */
 const CELLS = 4
 
-/** By the number of the hole; only for holes that some step shows. */
+/** By the number of the hole; only for holes that some step of the view shows. */
 export function placeNumbers(demonstration: Demonstration, frame: NumberFrame): ReadonlyMap<number, NumberPlace> {
   const { place, numberMm } = frame
-  const shown = Math.max(0, ...demonstration.steps.map((step) => step.shownHoles))
-  const holes = new Map<number, Point>()
-  for (const hole of demonstration.holes.slice(0, shown)) if (!holes.has(hole.number)) holes.set(hole.number, place(hole))
+  const shown = new Set(demonstration.steps.flatMap((step) => (step.view === frame.view ? [...step.holes, ...step.known] : [])))
+  const isInside = ({ x, y }: Point): boolean => x >= 0 && y >= 0 && x <= frame.widthMm && y <= frame.heightMm
+  const holes = new Map(
+    demonstration.holes.flatMap((hole) => {
+      const at = place(hole)
+      return shown.has(hole.number) && isInside(at) ? [[hole.number, at] as const] : []
+    }),
+  )
   const thread = threadCells(demonstration, frame)
   const preferred = preferredPlaces(demonstration, frame, [...holes.values()])
   const taken: Box[] = []
@@ -72,7 +79,7 @@ export function placeNumbers(demonstration: Demonstration, frame: NumberFrame): 
 /** On a line in rows above and below it, odd above; elsewhere outwards, a little to the left, away from the needle. */
 function preferredPlaces({ guide, segments }: Demonstration, { numberMm, place }: NumberFrame, placed: readonly Point[]) {
   const [high, low] = [Math.min(...placed.map((at) => at.y)), Math.max(...placed.map((at) => at.y))]
-  if (guide.kind === 'line' && low - high < numberMm * 1.5) {
+  if (guide.kind === 'line' && low - high < numberMm * 0.4) {
     const ys = segments.filter((segment) => segment.side === 'front').flatMap((segment) => segment.points.map((at) => place(at).y))
     const [top, bottom] = [Math.min(high, ...ys) - numberMm * 0.55, Math.max(low, ...ys) + numberMm * 1.2]
     return (at: Point, number: number): Point => ({ x: at.x - numberMm * 0.25, y: number % 2 === 1 ? top : bottom })
@@ -117,8 +124,8 @@ function holds({ left, right, top, bottom }: Box, at: Point): boolean {
   return at.x > left && at.x < right && at.y > top && at.y < bottom
 }
 
-function threadCells({ segments, steps }: Demonstration, { place, numberMm }: NumberFrame): ReadonlySet<string> {
-  const last = steps.at(-1)?.sequence ?? 0
+function threadCells({ segments, steps }: Demonstration, { place, numberMm, view }: NumberFrame): ReadonlySet<string> {
+  const last = Math.max(0, ...steps.filter((step) => step.view === view).map((step) => step.sequence))
   const cells = new Set<string>()
   for (const segment of segments) {
     if (segment.side !== 'front' || segment.sequence > last) continue

@@ -36,6 +36,14 @@ function writeItem(item: DrawingItem): string {
       const shown = stops.map((stop) => `<stop offset="${show(stop.offset)}" stop-color="${stop.colour}" stop-opacity="${show(stop.opacity)}"/>`).join('')
       return `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${end(-1)}" x2="${end(1)}">${shown}</linearGradient><circle cx="${show(at.x)}" cy="${show(at.y)}" r="${show(radiusMm)}" fill="none" stroke="url(#${id})" stroke-width="${show(widthMm)}"/>`
     }
+    case 'clipped': {
+      const { left, top, widthMm, heightMm, items } = item
+      const id = `frame${[left, top, widthMm, heightMm]
+        .map(show)
+        .join('_')
+        .replace(/[^\w-]/g, '-')}`
+      return `<clipPath id="${id}"><rect x="${show(left)}" y="${show(top)}" width="${show(widthMm)}" height="${show(heightMm)}"/></clipPath><g clip-path="url(#${id})">${items.map(writeItem).join('')}</g>`
+    }
     case 'words':
       return `<text x="${show(item.at.x)}" y="${show(item.at.y)}" font-family="${FAMILY[item.face]}" font-size="${show(item.sizeMm)}"${item.face === 'text-bold' ? ' font-weight="600"' : ''} fill="${item.colour}" text-anchor="${item.align === 'middle' ? 'middle' : item.align === 'right' ? 'end' : 'start'}">${escape(item.text)}</text>`
   }

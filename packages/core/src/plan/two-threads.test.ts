@@ -74,7 +74,7 @@ describe('couching with soft cotton, tied by two strands', () => {
     const shown = demonstrate({ document, parameters, materials, threads: roleThreads(couching.assigned), hand: 'right' })
     if (!shown.ok) throw new Error(sentenceOf(shown.problems))
     const sentences = shown.value.steps.map((step) => stepSentence(step, couching.assigned))
-    const takes = sentences.filter((one) => one.startsWith('Take the '))
+    const takes = sentences.filter((one) => /Take the [^:.]*: /.test(one))
     expect(takes.length).toBe(2)
     expect(takes[0]).toContain('one strand of soft matt cotton in Cloud, in a chenille 20.')
     expect(takes[1]).toContain('Take the tie: two strands of stranded cotton in Rainwater, in an embroidery 8.')

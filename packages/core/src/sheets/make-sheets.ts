@@ -10,7 +10,7 @@ import { type Mark, marksForHand, roleThreads, spokenSize, type WorkedExercise, 
 import { findMarkMethod } from '../marking/index.ts'
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
-import { demonstrate, type Hand, type Step, stepSentence } from '../steps/index.ts'
+import { demonstrate, type Hand, stepSentence } from '../steps/index.ts'
 import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
@@ -287,13 +287,7 @@ function writeSubstitutes(flow: Flow, order: SheetOrder, done: WorkedExercise): 
 }
 
 /** Two rows of pictures: the beginning, or where there are several passes the beginning of each. */
-function firstSteps(steps: readonly Step[]): readonly Step[] {
-  const passes = [...new Set(steps.map((step) => step.pass))].slice(0, 4)
-  const each = Math.max(2, Math.ceil(8 / passes.length))
-  return passes.flatMap((pass) => steps.filter((step) => step.pass === pass).slice(0, each)).slice(0, 8)
-}
-
-const FRAME = { widthMm: 43, heightMm: 24, gapMm: 4.4, perRow: 4 }
+const FRAME = { widthMm: 43, heightMm: 28, gapMm: 4.4, perRow: 4 }
 
 function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, letterText: string): void {
   const { assigned, exercise } = done
@@ -311,7 +305,7 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, threads: roleThreads(assigned), hand: order.hand })
   if (shown.ok) {
     const look = lookOf(assigned)
-    const steps = firstSteps(shown.value.steps)
+    const { steps } = shown.value
     for (let from = 0; from < steps.length; from += FRAME.perRow) {
       const row = steps.slice(from, from + FRAME.perRow)
       const captions = row.map((step) => wrapText(stepSentence(step, assigned), FRAME.widthMm, 3, 'text', flow.measure))
@@ -337,7 +331,6 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
       })
       flow.block(height, items)
     }
-    if (shown.value.steps.length > steps.length) flow.text('… and so on to the end.', { sizeMm: 3.2, colour: WALNUT })
   }
   if (document.look?.front) flow.text(`Front: ${document.look.front}`, { indentMm: 4, marker: '·' })
   if (document.look?.back) flow.text(`Back: ${document.look.back}`, { indentMm: 4, marker: '·' })

@@ -126,7 +126,7 @@ describe('what a learner may take instead', () => {
     const text = makeSheets({ sampler, exercises: [result.value], title: 'One', page: 'a4', hand: 'right', measure })
       .flatMap((one) => one.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item.text] : []))))
       .join(' ')
-    expect(text).toContain('Slide under')
+    expect(text).toContain('Slide the needle')
   })
 })
 

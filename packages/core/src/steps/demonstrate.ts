@@ -1,26 +1,22 @@
 /**
- * A stitch shown move by move on a short guide of its own: what the moving hand and the printed diagrams
- * draw. Everything comes from working the stitch; a left-hander's demonstration is its exact reflection.
+ * A stitch shown picture by picture on a short guide of its own: what the hand and the printed diagrams draw. Everything comes
+ * from working the stitch; a left-hander's demonstration is its exact reflection.
  */
 import { failure, type Result, success } from '../base/index.ts'
-import { lengthOf, type Point, type Point3, splineThrough } from '../geometry/index.ts'
+import { lengthOf, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
-import { cycleOf, MAIN_ROLE, rolesOf, type MaterialValues, type Move, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
-import {
-  cutUnders,
-  type Hole,
-  type RoleThreads,
-  type Segment,
-  type StitchWork,
-  type SurfaceKind,
-  type SurfaceMove,
-  type WorkedStitch,
-  workStitch,
-} from '../work/index.ts'
+import { rolesOf, type MaterialValues, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
+import { cutUnders, type RoleThreads, type Segment, type StitchWork, type SurfaceMove, type WorkedStitch, workStitch } from '../work/index.ts'
+import { chosenOf, type Moment, type Shown } from './choose.ts'
+import { ENGLISH } from './english.ts'
+import { type Gesture, type GestureKind, gesturesOf, type Happening } from './gestures.ts'
+import { type Hand, seenBy, type Turn } from './hand.ts'
+import { inWords, type Phrase } from './phrases.ts'
+import type { Pose } from './pose.ts'
+import { poseOf } from './pose-of.ts'
+import { phrasesOf } from './say.ts'
 import { shortGuide } from './short-guide.ts'
-import { surfaceSentence, sentenceFor } from './words.ts'
-
-export type Hand = 'right' | 'left'
+import { turnOf } from './turn.ts'
 
 export interface DemonstrationRequest {
   readonly document: StitchDocument
@@ -36,38 +32,43 @@ export interface DemonstrationRequest {
 export interface Step {
   /** From 1. */
   readonly number: number
-  readonly move: 'up' | 'down' | SurfaceKind
-  readonly at: Point
-  /** Number of its hole: a hole met again keeps its number. */
-  readonly hole: number
-  readonly sameHole: boolean
+  readonly gesture: GestureKind
+  readonly moment: Moment
+  /** What is said, as data, and in English. */
+  readonly said: readonly Phrase[]
   readonly sentence: string
+  /** Where it is done, as seen. */
+  readonly at: Point
+  /** Numbers of the holes that are made now, and of those that the sentence or the last one names. */
+  readonly holes: readonly number[]
+  readonly known: readonly number[]
   /** Which pass of the document, from 0. */
   readonly pass: number
-  readonly block: Hole['made']['block']
-  readonly repeat: number
   readonly thread: ThreadRole
   /** Another of the stitch's threads is taken up for this step. */
   readonly takes: boolean
   /** Segments with a sequence up to this one have been made. */
   readonly sequence: number
-  /** A loop that waits to be caught. */
-  readonly loose: readonly Point3[] | null
   /** Thread led on the surface and not yet taken to the back, as it lies over and under what it has passed. */
   readonly inHand: readonly Segment[]
-  /** The turns on the needle. */
-  readonly wraps: number
-  /** So many holes, in working order, have been made. */
-  readonly shownHoles: number
+  readonly pose: Pose
+  /** Steps of the same number are seen in the same frame: the first of a pass from near, what goes on as before from farther off. */
+  readonly view: number
+  /** Segments with a sequence over this one belong to its pass. */
+  readonly from: number
 }
 
 export interface Demonstration {
   readonly segments: readonly Segment[]
   readonly patches: WorkedStitch['patches']
+  /** Those that are numbered, each once. */
   readonly holes: readonly (Point & { readonly number: number })[]
   readonly steps: readonly Step[]
   readonly guide: ReadGuide
   readonly hand: Hand
+  readonly turn: Turn
+  /** Worked places as they are seen. */
+  readonly seen: (at: Point) => Point
   /** From one stitch to the next, mm. */
   readonly advanceMm: number
 }
@@ -82,45 +83,159 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
   return success(describe(request, guide, worked.value))
 }
 
-/** In a fill the first stitches of each pass say everything: later ones only say "again". */
-const MOST_STEPS = 14
-const MOST_STEPS_OF_MANY = 8
-/** Every warp has to be laid, and the weaving to go there and back, before it says itself again. */
-const MOST_STEPS_AT_PINS = 24
-
-/** A step before it is known whether it is shown: only then is what is in hand drawn. */
-type FoundStep = Omit<Step, 'inHand'> & { readonly surface: SurfaceMove | null }
-
-function describe(request: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
-  const { hand } = request
-  const flip = hand === 'left' ? -1 : 1
-  const seen = <P extends Point>(at: P): P => ({ ...at, x: at.x * flip })
-  const { steps, numbers } = stepsOf(request, worked, seen, flip)
-  const shown = guide.kind === 'line' && !guide.centre ? steps : firstOfEachPass(steps, guide)
+function describe({ document, hand, materials, threads }: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
+  const gestures = gesturesOf(document, worked, guide)
+  const turn = turnOf(gestures, worked, guide)
+  const seen = seenBy(hand, turn)
+  const shown = chosenOf(gestures)
+  const numbers = numbersOf(shown, worked)
+  const sequences = sequencesOf(gestures, worked)
   // Where there is one thread, it is in the needle already.
-  const several = rolesOf(request.document).length > 1
+  const several = rolesOf(document).length > 1
+  const passes = document.passes.length
+  const starts = new Map<number, number>()
+  for (const gesture of gestures) if (!starts.has(gesture.pass)) starts.set(gesture.pass, sequences.get(gesture)?.before ?? 0)
+  let known: readonly number[] = []
+  const steps = shown.map((one, index): Step => {
+    const [gesture] = one.gestures
+    const last = one.gestures[one.gestures.length - 1] ?? gesture
+    const before = shown[index - 1]?.gestures[0]
+    const widthMm = threads?.[gesture.thread]?.W ?? materials.W
+    const looking = { guide, seen, widthMm, advanceMm: worked.fitted.pitchMm }
+    const said: Phrase[] = []
+    if (passes > 1 && before && before.pass !== gesture.pass) said.push({ key: 'pass-begins', name: nameFor(hand, document.passes[gesture.pass]?.name ?? '') })
+    said.push(
+      ...phrasesOf(one, {
+        document,
+        worked,
+        hand,
+        looking,
+        numberOf: (hole) => numbers.of(hole),
+        wasShown: (hole) => numbers.firstShown(hole) < index,
+        isLastOfAll: index === shown.length - 1,
+      }),
+    )
+    const made = sequences.get(isBefore(one) ? gesture : last) ?? { before: 0, after: 0 }
+    const holes = one.moment === 'group' || one.moment === 'turn' || one.moment === 'turns' ? [] : holesOf(gesture).flatMap((hole) => numbers.of(hole) ?? [])
+    const shownBefore = before?.pass === gesture.pass ? known : []
+    if (one.moment === 'group') known = []
+    else if (holes.length > 0) known = holes
+    const surface = surfaceShown(one, last)
+    const way = one.moment === 'group' ? Number.POSITIVE_INFINITY : SHOWN_WAY
+    const pose = poseOf(one, { worked, hand, looking, document })
+    return {
+      number: index + 1,
+      gesture: one.moment === 'group' ? last.kind : gesture.kind,
+      moment: one.moment,
+      said,
+      sentence: inWords(said, ENGLISH),
+      at: seen(placeOf(last, worked)),
+      holes: [...new Set(holes)],
+      known: one.moment === 'group' ? [] : shownBefore.filter((number) => !holes.includes(number)),
+      pass: gesture.pass,
+      thread: gesture.thread,
+      takes: before ? before.thread !== gesture.thread : several,
+      sequence: isBefore(one) ? made.before : made.after,
+      inHand: surface ? lyingInHand(surface, gesture.thread, way).map((piece) => ({ ...piece, points: piece.points.map(seen) })) : [],
+      pose,
+      view: viewOf(shown, index),
+      from: starts.get(gesture.pass) ?? 0,
+    }
+  })
   return {
     segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
-    holes: worked.holes.map((hole) => seen({ x: hole.x, y: hole.y, number: numbers.get(hole.same) as number })),
-    steps: shown.map(({ surface, ...step }, index) => ({
-      ...step,
-      number: index + 1,
-      takes: step.thread !== (shown[index - 1]?.thread ?? (several ? null : MAIN_ROLE)),
-      inHand: surface ? lyingInHand(surface, step.thread).map((one) => ({ ...one, points: one.points.map(seen) })) : [],
-    })),
+    holes: numbers.all.map(({ hole, number }) => {
+      const { x, y } = seen(worked.holes[hole] as Point)
+      return { x, y, number }
+    }),
+    steps,
     guide,
     hand,
+    turn,
+    seen,
     advanceMm: worked.fitted.pitchMm,
   }
+}
+
+/** A pass that is named for its side changes its name with the hand. */
+const nameFor = (hand: Hand, name: string): string =>
+  hand === 'right' ? name : name.replaceAll(/\b(left|right)\b/g, (side) => (side === 'left' ? 'right' : 'left'))
+
+/** Two views of each pass: up to its first group, and from there. */
+function viewOf(shown: readonly Shown[], index: number): number {
+  const pass = shown[index]?.gestures[0].pass ?? 0
+  const far = shown.slice(0, index + 1).some(({ moment, gestures: [one] }) => moment === 'group' && one.pass === pass)
+  return 2 * pass + (far ? 1 : 0)
+}
+
+const holesOf = ({ happenings }: Gesture): readonly number[] => happenings.flatMap(({ hole }) => hole ?? [])
+
+/** The needle lies in its place and nothing of the thread has been drawn. */
+function isBefore({ moment, gestures: [{ kind }] }: Shown): boolean {
+  return (moment === 'in' && (kind === 'sew' || kind === 'pass' || kind === 'half' || kind === 'wind')) || moment === 'turn' || moment === 'turns'
+}
+
+/** Holes are numbered as they are shown, so that no number is left out; what a group makes has none. */
+function numbersOf(shown: readonly Shown[], { holes }: WorkedStitch) {
+  const known = new Map<number, { readonly number: number; readonly shown: number; readonly hole: number }>()
+  for (const [
+    index,
+    {
+      moment,
+      gestures: [gesture],
+    },
+  ] of shown.entries()) {
+    if (moment === 'group') continue
+    const made = holesOf(gesture)
+    for (const [place, hole] of made.entries()) {
+      const { same } = holes[hole] as { readonly same: number }
+      // The last hole is the end, and needs no number.
+      if (index === shown.length - 1 && place === made.length - 1) continue
+      if (!known.has(same)) known.set(same, { number: known.size + 1, shown: index, hole })
+    }
+  }
+  const find = (hole: number) => known.get(holes[hole]?.same ?? -1)
+  return {
+    of: (hole: number): number | null => find(hole)?.number ?? null,
+    firstShown: (hole: number): number => find(hole)?.shown ?? Number.POSITIVE_INFINITY,
+    all: [...known.values()],
+  }
+}
+
+/** What had been made before a gesture and what after, by the sequence of the pieces. */
+function sequencesOf(gestures: readonly Gesture[], { segments }: WorkedStitch): ReadonlyMap<Gesture, { readonly before: number; readonly after: number }> {
+  const endings = new Map<number, Segment[]>()
+  for (const segment of segments) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
+  const found = new Map<Gesture, { readonly before: number; readonly after: number }>()
+  let sequence = 0
+  for (const gesture of gestures) {
+    const before = sequence
+    for (const hole of holesOf(gesture))
+      for (const segment of endings.get(hole) ?? []) if (segment.kind !== 'loop' && segment.kind !== 'kept') sequence = Math.max(sequence, segment.sequence)
+    found.set(gesture, { before, after: sequence })
+  }
+  return found
+}
+
+/** What is in hand on the surface: of a pass about to be made, that of the one before it. */
+function surfaceShown(shown: Shown, last: Gesture): SurfaceMove | null {
+  const surfaces = last.happenings.flatMap(({ surface }) => surface ?? [])
+  const latest = surfaces[surfaces.length - 1] ?? null
+  return latest && !(shown.moment === 'in') ? latest : null
+}
+
+function placeOf({ happenings }: Gesture, { holes }: WorkedStitch): Point {
+  const last = happenings[happenings.length - 1] as Happening
+  return last.surface?.at ?? holes[last.hole ?? 0] ?? { x: 0, y: 0 }
 }
 
 /** Way-points of a running thread that a step shows: a few rows of weaving; all of a long row would cost its square. */
 const SHOWN_WAY = 160
 
 /** The thread in front, cut where it lies under others. */
-function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfaceMove, thread: Segment['thread']): Segment[] {
-  const first = Math.max(0, points - SHOWN_WAY)
+function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfaceMove, thread: Segment['thread'], most: number): Segment[] {
+  const first = Math.max(0, points - most)
   const shown = unders.slice(0, count).filter((under) => under.from >= first && under.to < points)
   const pieces = cutUnders(
     way.slice(first, points),
@@ -152,125 +267,3 @@ function lyingInHand({ inHand: { way, points, unders, count }, made }: SurfaceMo
 
 /** Over all that has been made. */
 const IN_HAND_ORDER = 1e9
-
-function firstOfEachPass(steps: readonly FoundStep[], guide: ReadGuide): readonly FoundStep[] {
-  const passes = [...new Set(steps.map((step) => step.pass))]
-  const most = guide.kind === 'pins' ? MOST_STEPS_AT_PINS : passes.length > 1 ? MOST_STEPS_OF_MANY : MOST_STEPS
-  return passes.flatMap((pass) => steps.filter((step) => step.pass === pass).slice(0, most))
-}
-
-function stepsOf({ document, hand }: DemonstrationRequest, worked: WorkedStitch, seen: <P extends Point>(at: P) => P, flip: number) {
-  const numbers = new Map<number, number>()
-  const steps: FoundStep[] = []
-  let sequence = 0
-  let previous: Move | null = null
-  const endings = new Map<number, Segment[]>()
-  for (const segment of worked.segments) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
-  const between = new Map<number, SurfaceMove[]>()
-  for (const move of worked.surfaceMoves) between.set(move.afterHole, [...(between.get(move.afterHole) ?? []), move])
-  const onSurface = (after: number): void => {
-    for (const surface of shapedOnce(between.get(after) ?? [])) {
-      const hole = after >= 0 ? (numbers.get((worked.holes[after] as Hole).same) as number) : 0
-      steps.push({
-        number: 0,
-        shownHoles: after + 1,
-        move: surface.kind,
-        at: seen(surface.at),
-        hole,
-        sameHole: true,
-        sentence: surfaceSentence(surface, hand),
-        pass: surface.made.pass,
-        block: surface.made.block,
-        repeat: surface.made.repeat,
-        thread: document.passes[surface.made.pass]?.thread ?? MAIN_ROLE,
-        takes: false,
-        sequence,
-        loose: null,
-        surface,
-        wraps: 0,
-      })
-    }
-  }
-  onSurface(-1)
-  for (const [index, hole] of worked.holes.entries()) {
-    const known = numbers.get(hole.same)
-    const number = known ?? numbers.size + 1
-    if (known === undefined) numbers.set(hole.same, number)
-    const move = moveOf(document, hole)
-    const ended = endings.get(index) ?? []
-    for (const segment of ended) if (segment.kind !== 'loop' && segment.kind !== 'kept') sequence = Math.max(sequence, segment.sequence)
-    const wound = ended.find((segment) => segment.turns > 0)
-    const isLoose = move !== null && 'down' in move && move.loose === true
-    steps.push({
-      number: 0,
-      shownHoles: index + 1,
-      move: hole.move,
-      at: seen({ x: hole.x, y: hole.y }),
-      hole: number,
-      sameHole: known !== undefined,
-      sentence: sentenceFor({
-        move,
-        previous,
-        hole: number,
-        sameHole: known !== undefined,
-        hand,
-        wraps: wound?.turns ?? 0,
-        wound: wound?.wound ?? 'wrap',
-        block: hole.made.block,
-        tying: hole.made.inner !== null,
-      }),
-      pass: hole.made.pass,
-      block: hole.made.block,
-      repeat: hole.made.repeat,
-      thread: document.passes[hole.made.pass]?.thread ?? MAIN_ROLE,
-      takes: false,
-      sequence,
-      loose: isLoose ? looseLoop(worked, index, flip) : null,
-      surface: null,
-      wraps: wound?.turns ?? 0,
-    })
-    previous = move
-    onSurface(index)
-  }
-  return { steps, numbers }
-}
-
-/** A thread led by way of several places is one thing to do; on the way to a bead or past another thread, it is none. */
-function shapedOnce(moves: readonly SurfaceMove[]): readonly SurfaceMove[] {
-  const others = moves.filter((move) => move.kind !== 'lead')
-  return others.length > 0 ? others : moves.slice(-1)
-}
-
-function moveOf(document: StitchDocument, hole: Hole): Move | null {
-  const pass = document.passes[hole.made.pass]
-  if (!pass) return null
-  const { block, list, move } = hole.made
-  const moves = block === 'repeat' ? cycleOf(pass)[list] : pass[block]
-  const outer = moves?.[move] ?? null
-  return outer && 'each' in outer && hole.made.inner !== null ? (outer.moves[hole.made.inner] ?? null) : outer
-}
-
-/** A loop as it lies before it is caught: open, towards the way of working. */
-function looseLoop(worked: WorkedStitch, down: number, flip: number): readonly Point3[] {
-  const to = worked.holes[down] as Hole
-  const from = worked.holes[down - 1] ?? to
-  const next = worked.holes[down + 1] ?? to
-  const reach = { x: next.x - (from.x + to.x) / 2, y: next.y - (from.y + to.y) / 2 }
-  const size = Math.max(0.5, Math.hypot(reach.x, reach.y))
-  const along = { x: reach.x / size, y: reach.y / size }
-  const side = { x: along.y, y: -along.x }
-  const wide = 0.34 * size
-  const put = (base: Point, forward: number, out: number): Point3 => ({
-    x: (base.x + along.x * forward + side.x * out) * flip,
-    y: base.y + along.y * forward + side.y * out,
-    z: 0,
-  })
-  return splineThrough([
-    put(from, 0, 0),
-    put(from, 0.7 * size, wide),
-    put(from, 1.35 * size, 0.5 * wide),
-    put(to, 1.35 * size, -0.5 * wide),
-    put(to, 0.7 * size, -wide),
-    put(to, 0, 0),
-  ])
-}

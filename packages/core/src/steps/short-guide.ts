@@ -6,7 +6,7 @@ import { type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts
 type Shown = Pick<StitchWork, 'document' | 'parameters' | 'materials'>
 
 /** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
-const FEWEST_ADVANCES = 3.4
+const FEWEST_ADVANCES = 6.4
 /** Longer, single stitches would no longer be seen. */
 const LONGEST_SHOWN_MM = 60
 /** A line long enough to learn the advance from: the fit does not change what was asked for. */
@@ -18,7 +18,10 @@ const SHOWN_ROWS_MM2 = 36
 
 export function shortGuide(request: Shown): ReadGuide | null {
   const { document, parameters, materials } = request
-  if (document.guide.includes('line')) {
+  // On the kind of guide that it is practised on.
+  const practised = document.practice?.kind
+  const isOn = (kind: string): boolean => (practised !== undefined && document.guide.includes(practised) ? practised === kind : document.guide.includes(kind))
+  if (isOn('line')) {
     // Worked once on any line to learn the advance, then on the shortest that shows the stitch returning.
     const tryOut = onLine(TRY_MM)
     const worked = tryOut && workStitch({ document, guide: tryOut, parameters, materials, leftHand: false })
@@ -26,11 +29,11 @@ export function shortGuide(request: Shown): ReadGuide | null {
     for (let advances = FEWEST_ADVANCES; advances < FEWEST_ADVANCES + 4; advances += 1) {
       const guide = onLine(worked.value.fitted.askedMm * advances)
       const again = guide && workStitch({ document, guide, parameters, materials, leftHand: false })
-      if (again?.ok && again.value.repeats >= 3) return guide
+      if (again?.ok && again.value.repeats >= 5) return guide
     }
     return tryOut
   }
-  if (document.guide.includes('band')) {
+  if (isOn('band')) {
     const practice = document.practice?.kind === 'band' ? document.practice : { kind: 'band' as const, lengthMm: 40, widthMm: 8 }
     const advance = workStitchAdvance(request, { ...practice, lengthMm: 60 })
     // A stitch with a long beginning needs more of the band before it has returned.
@@ -41,10 +44,9 @@ export function shortGuide(request: Shown): ReadGuide | null {
     }
     return onPractice({ ...practice, lengthMm: advance * FEWEST_ADVANCES })
   }
-  if (document.guide.includes('ring')) return onPractice(document.practice ?? { kind: 'ring', radiusMm: 6 })
-  if (document.guide.includes('square'))
-    return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
-  if (document.guide.includes('shape')) {
+  if (isOn('ring')) return onPractice(document.practice ?? { kind: 'ring', radiusMm: 6 })
+  if (isOn('square')) return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
+  if (isOn('shape')) {
     const practice = document.practice?.kind === 'shape' ? document.practice : { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
     // Small enough that its stitches are seen one by one, and worked within a frame.
     const inRows = document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows)
@@ -52,9 +54,8 @@ export function shortGuide(request: Shown): ReadGuide | null {
     const read = readGuide(practiceGuide({ ...practice, widthMm: practice.widthMm * small, heightMm: practice.heightMm * small }, 0, 0, 40))
     return read.ok ? read.value : null
   }
-  if (document.guide.includes('grid'))
-    return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
-  if (document.guide.includes('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
+  if (isOn('grid')) return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
+  if (isOn('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
   const apart = Math.max(6, materials.D * 8)
   return {
     kind: 'spots',

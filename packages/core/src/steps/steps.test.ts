@@ -2,14 +2,19 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { roleThreads } from '../exercise/index.ts'
+import type { Point } from '../geometry/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { sentenceOf, workAlone } from '../testing/index.ts'
-import { type Demonstration, demonstrate, type Hand, stepSentence } from './index.ts'
+import { type Demonstration, demonstrate, type Hand, type Step, stepSentence } from './index.ts'
 
 const around = surroundingsOf(newSampler('Steps'))
+const known = new Map<string, Demonstration>()
+
 function shownOf(id: string, hand: Hand = 'right'): Demonstration {
+  const before = known.get(`${id} ${hand}`)
+  if (before) return before
   const document = LIBRARY.find((one) => one.id === id)
   if (!document) throw new Error(id)
   const worked = workAlone({ id: 'e', name: id, stitch: id, guide: practiceGuide(document.practice ?? practiceFor(document), 60, 60, 80) }, around)
@@ -17,6 +22,7 @@ function shownOf(id: string, hand: Hand = 'right'): Demonstration {
   const { document: whole, parameters, materials } = worked.value.assigned
   const shown = demonstrate({ document: whole, parameters, materials, threads: roleThreads(worked.value.assigned), hand })
   if (!shown.ok) throw new Error(`${id}: ${sentenceOf(shown.problems)}`)
+  known.set(`${id} ${hand}`, shown.value)
   return shown.value
 }
 const sentences = (id: string, hand: Hand = 'right', count = 6): string[] =>
@@ -25,66 +31,169 @@ const sentences = (id: string, hand: Hand = 'right', count = 6): string[] =>
     .map((step) => step.sentence)
 const ALL = LIBRARY.map((document) => [document.id] as const)
 
+/** Places of a pose, in one list. */
+const placesOf = ({ pose }: Step): readonly Point[] => [
+  ...(pose.needle ? [pose.needle.eye, pose.needle.tip] : []),
+  ...pose.loose.flat(),
+  ...(pose.thumb ? [pose.thumb.at] : []),
+  ...(pose.pull ?? []),
+  ...(pose.turns ? [pose.turns.first] : []),
+]
+
 describe('every stitch of the library', () => {
   it.each(ALL)('%s: steps are numbered through, each says something, and the first brings the thread to the front or prepares for it', (id) => {
     const { steps } = shownOf(id)
     expect(steps.map((step) => step.number)).toEqual(steps.map((_, index) => index + 1))
-    for (const step of steps) expect(step.sentence, `step ${step.number}`).toMatch(/^[A-Z].*\.$/)
-    expect(['up', 'pin', 'cut', 'pad', 'withdraw']).toContain(steps[0]?.move)
-  })
-
-  it.each(ALL)('%s: a number belongs to one hole, and one hole has one number', (id) => {
-    const { holes, steps } = shownOf(id)
-    const places = new Map<number, string>()
-    for (const { x, y, number } of holes) {
-      const place = `${x.toFixed(2)} ${y.toFixed(2)}`
-      expect(places.get(number) ?? place, `hole ${number}`).toBe(place)
-      places.set(number, place)
+    for (const step of steps) {
+      expect(step.sentence, `step ${step.number}`).toMatch(/^[A-Z\d].*\.$/)
+      expect(step.sentence, `step ${step.number}`).not.toMatch(/ [,;.]|undefined|null|NaN| {2}/)
     }
-    const known = new Set(holes.map((hole) => hole.number))
-    for (const step of steps) if (step.move === 'up' || step.move === 'down') expect(known.has(step.hole)).toBe(true)
+    expect(['up', 'straight', 'pin', 'cut', 'pad', 'withdraw']).toContain(steps[0]?.gesture)
   })
 
-  it.each(ALL)('%s: each pass is shown until it has begun to repeat, none is cut off before', (id) => {
+  it.each(ALL)('%s: holes are numbered as they are shown, none is left out, and none is named before it is made', (id) => {
+    const { steps, holes } = shownOf(id)
+    let highest = 0
+    for (const { holes: made, known: before, sentence, number } of steps) {
+      for (const one of made) {
+        expect(one, `step ${number}`).toBeLessThanOrEqual(highest + 1)
+        highest = Math.max(highest, one)
+      }
+      for (const one of before) expect(one, `step ${number}`).toBeLessThanOrEqual(highest)
+      for (const [, said] of sentence.matchAll(/\bat (\d+)/g)) expect(Number(said), sentence).toBeLessThanOrEqual(highest)
+    }
+    expect(holes.map((one) => one.number)).toEqual(holes.map((_, index) => index + 1))
+    expect(highest).toBe(holes.length)
+    // One place, one number.
+    expect(new Set(holes.map(({ x, y }) => `${x.toFixed(2)} ${y.toFixed(2)}`)).size).toBe(holes.length)
+  })
+
+  it.each(ALL)('%s: nothing of a later step is shown, and the last shows all of it, the thread taken to the back', (id) => {
+    const { steps, segments } = shownOf(id)
+    for (const [index, step] of steps.entries()) {
+      const before = steps[index - 1]
+      if (before) expect(step.sequence, `step ${step.number}`).toBeGreaterThanOrEqual(before.sequence)
+      // A needle that is not drawn through has made nothing yet.
+      if (before?.gesture === 'sew' && before.moment === 'in' && step.moment === 'drawn')
+        expect(step.sequence, `step ${step.number}`).toBeGreaterThan(before.sequence)
+    }
+    const last = steps.at(-1) as Step
+    expect(last.sequence).toBe(Math.max(...segments.map((segment) => segment.sequence)))
+    expect(last.sentence).toMatch(/fasten it off\.$/)
+    expect(last.gesture).not.toBe('up')
+  })
+
+  it.each(ALL)('%s: what comes again is one picture, so that no list is longer than is looked at, and no thread is hurried over', (id) => {
     const { steps } = shownOf(id)
-    for (const pass of new Set(steps.map((step) => step.pass)))
-      expect(
-        steps.some((step) => step.pass === pass && step.block === 'repeat'),
-        `pass ${pass + 1}`,
-      ).toBe(true)
+    for (const pass of new Set(steps.map((step) => step.pass))) {
+      const own = steps.filter((step) => step.pass === pass)
+      expect(own.length, `pass ${pass + 1}`).toBeLessThanOrEqual(14)
+      const groups = own.filter((step) => step.moment === 'group')
+      expect(groups.length, `groups of pass ${pass + 1}`).toBeLessThanOrEqual(4)
+    }
   })
 
-  it.each(ALL)('%s: the left hand is the mirror image, with left and right exchanged in its words', (id) => {
+  it.each(ALL)('%s: the left hand is the mirror image, needle and thread and all, with left and right exchanged in its words', (id) => {
     const [right, left] = [shownOf(id, 'right'), shownOf(id, 'left')]
-    expect(left.steps.map((step) => step.move)).toEqual(right.steps.map((step) => step.move))
+    expect(left.steps.map((step) => `${step.gesture} ${step.moment}`)).toEqual(right.steps.map((step) => `${step.gesture} ${step.moment}`))
     const exchanged = (words: string): string => words.replaceAll(/\b(left|right)\b(?! beside)/g, (side) => (side === 'left' ? 'right' : 'left'))
     for (const [index, step] of right.steps.entries()) {
-      expect(left.steps[index]?.at.x).toBeCloseTo(-step.at.x, 9)
-      expect(left.steps[index]?.at.y).toBeCloseTo(step.at.y, 9)
-      expect(left.steps[index]?.sentence).toBe(exchanged(step.sentence))
+      const other = left.steps[index] as Step
+      expect(other.at.x).toBeCloseTo(-step.at.x, 9)
+      expect(other.at.y).toBeCloseTo(step.at.y, 9)
+      expect(other.sentence).toBe(exchanged(step.sentence))
+      const [mine, theirs] = [placesOf(step), placesOf(other)]
+      expect(theirs.length).toBe(mine.length)
+      for (const [place, at] of mine.entries()) {
+        expect(theirs[place]?.x, `step ${step.number}`).toBeCloseTo(-at.x, 6)
+        expect(theirs[place]?.y, `step ${step.number}`).toBeCloseTo(at.y, 6)
+      }
+    }
+  })
+
+  it.each(ALL)('%s: a needle in the cloth runs from hole to hole', (id) => {
+    const { steps, holes } = shownOf(id)
+    for (const { pose, gesture, moment, holes: made, number } of steps) {
+      if (gesture !== 'sew' || moment !== 'in' || made.length !== 2) continue
+      const { eye, tip, under } = pose.needle ?? { eye: { x: 0, y: 0 }, tip: { x: 0, y: 0 }, under: null }
+      const [into, out] = made.map((one) => holes.find((hole) => hole.number === one) as Point) as [Point, Point]
+      const at = (share: number): Point => ({ x: eye.x + (tip.x - eye.x) * share, y: eye.y + (tip.y - eye.y) * share })
+      const [entry, exit] = [at(under?.[0] ?? 0), at(under?.[1] ?? 0)]
+      expect(Math.hypot(entry.x - into.x, entry.y - into.y), `step ${number}, in`).toBeLessThan(1e-6)
+      expect(Math.hypot(exit.x - out.x, exit.y - out.y), `step ${number}, out`).toBeLessThan(1e-6)
     }
   })
 })
 
+describe('which way a picture lies', () => {
+  it.each([
+    // As they are commonly taught to the right hand.
+    ['stem-stitch', 0],
+    ['split-stitch', 0],
+    ['running-stitch', 2],
+    ['back-stitch', 2],
+    ['herringbone', 0],
+    ['blanket-stitch', 0],
+    ['palestrina-knot', 0],
+    ['chain-stitch', 1],
+    ['feather-stitch', 1],
+    ['fly-stitch', 1],
+    ['cretan-stitch', 1],
+  ] as const)('%s', (id, turn) => {
+    expect(shownOf(id).turn).toBe(turn)
+  })
+})
+
 describe('sentences from which the stitch can be worked', () => {
-  it('back stitch: forward beneath, back on top, into the hole of the last', () => {
-    expect(sentences('back-stitch', 'right', 5)).toEqual(['Come up at 1.', 'Go down at 2.', 'Come up at 3.', 'Go down again at 1.', 'Come up at 4.'])
+  it('stem: the thread kept below, a whole stitch on, half way back, then out where the last one ended', () => {
+    expect(sentences('stem-stitch', 'right', 7)).toEqual([
+      'Come up at 1, on the line, and draw the thread through.',
+      'Hold the thread below the line with your left thumb. In at 2, a stitch further on; out at 3, half way back. The needle points left.',
+      'Draw through until the stitch lies flat, no tighter.',
+      'Hold the thread below the line with your left thumb. In at 4, a stitch further on; out again at 2, in the hole where a stitch ended. The needle points left.',
+      'Draw through until the stitch lies flat, no tighter.',
+      'The same, three times more, the thread always below the line.',
+      'To end, go down a stitch further on. Take the thread to the back and fasten it off.',
+    ])
   })
 
-  it('chain stitch: the loop is left, caught from inside, and the last tied down', () => {
-    const all = shownOf('chain-stitch').steps.map((step) => step.sentence)
-    expect(all.slice(0, 3)).toEqual([
-      'Come up at 1.',
-      'Go down again at 1, leaving the thread loose on top.',
-      'Come up at 2, inside the loop, and draw it up gently.',
+  it('chain: in again beside the thread, the loop under the point, the last tied down over its loop', () => {
+    const said = sentences('chain-stitch', 'right', 9)
+    expect(said[1]).toBe(
+      'Hold the thread in a loop toward you with your left thumb. In again at 1; out at 2, a stitch further on. The thread lies under the needle\u2019s point.',
+    )
+    expect(said[2]).toBe('Draw the thread toward you until the loop lies easily, no tighter.')
+    expect(said.at(-1)).toMatch(/^To end, go down.*, just over the loop, to hold it\. Take the thread/)
+  })
+
+  it('a French knot: held taut, both turns, beside and not in its hole, let go last', () => {
+    expect(sentences('french-knot', 'right', 5)).toEqual([
+      'Come up at 1, and draw the thread through.',
+      'Hold the thread taut in the left hand, about 25 mm from the cloth. Lay the needle against it and take the thread once round it.',
+      'Two turns, side by side and not crossed. Keep the thread taut from now on.',
+      'Turn the needle upright and put its point in at 2, right beside and never in the same hole. Draw the turns down on to the cloth: snug, not tight.',
+      'Thumb on the thread, push the needle straight down through the turns. Draw the thread after it; lift the thumb only at the end.',
     ])
-    expect(all.at(-1)).toMatch(/^Go down at \d+, just over the loop, to hold it\.$/)
+  })
+
+  it('Palestrina: down above the line, up below it, twice from above under the bar, the second time over the thread', () => {
+    const said = sentences('palestrina-knot', 'right', 7)
+    expect(said[1]).toBe('In at 2, a stitch further on, above the line; out at 3, straight below 2, below the line. The needle points toward you.')
+    expect(said[3]).toBe('Slide the needle from above under the bar, not into the cloth.')
+    expect(said[5]).toBe('Again from above under the bar, not into the cloth. Hold the thread so that it lies under the needle\u2019s point.')
+    expect(said[6]).toMatch(/until the loop closes to a knot/)
+  })
+
+  it('herringbone: on one rail, then on the other, half way back each time', () => {
+    const said = sentences('herringbone', 'right', 4)
+    expect(said[1]).toBe('In at 2, a stitch further on, on the upper rail; out at 3, half way back. The needle points left.')
+    expect(said[3]).toBe('In at 4, a stitch further on, on the lower rail; out at 5, half way back. The needle points left.')
   })
 
   it('triple couching: each wave is laid in one step between its ends, as far as it has been led', () => {
     const { steps } = shownOf('triple-couching')
     const first = steps.filter((step) => step.pass === 0)
-    expect(first.map((step) => step.move)).toEqual(['up', 'lead', 'down'])
+    expect(first.map((step) => step.gesture)).toEqual(['up', 'lead', 'down'])
     expect(first[1]?.sentence).toBe('Lay the thread on the cloth as it is drawn here, easy and not pulled straight.')
     // It lies in hand in waves: it has turned from one side to the other and back.
     const sides = first[1]?.inHand.flatMap((piece) => piece.points.map((at) => at.y)) ?? []
@@ -92,30 +201,23 @@ describe('sentences from which the stitch can be worked', () => {
     // A bead is taken on the way, a row of lace looped: neither is a step of laying.
     for (const id of ['beaded-knot', 'needle-lace'])
       expect(
-        shownOf(id).steps.map((step) => step.move),
+        shownOf(id).steps.map((step) => step.gesture),
         id,
       ).not.toContain('lead')
   })
 
-  it('a French knot: wrapped twice, and down right beside', () => {
-    expect(sentences('french-knot', 'right', 2)).toEqual([
-      'Come up at 1.',
-      'Wrap the thread twice round the needle and hold it taut. Go down at 2, right beside it.',
-    ])
-  })
-
-  it('stem stitch keeps its thread to one side, the other side for the other hand', () => {
-    const side = (hand: Hand): string | undefined => sentences('stem-stitch', hand).find((words) => words.includes('kept'))
-    expect(side('right')).toMatch(/thread kept to the (left|right), then draw it down/)
-    expect(side('left')).not.toBe(side('right'))
+  it('a wheel is woven round, over and under changing with every round', () => {
+    const said = sentences('woven-wheel', 'right', 9).filter((words) => /[Oo]ver, under/.test(words))
+    expect(said[0]).toMatch(/^Over, under, over, under, over: once round, not into the cloth/)
+    expect(said[1]).toMatch(/^Under, over, under, over, under: what was over is now under/)
   })
 
   it('a second thread is taken up where its pass begins, with strands, colour and needle', () => {
     const worked = workAlone({ id: 'e', name: 'x', stitch: 'couching-stitch', guide: { kind: 'line', path: 'M 20 60 L 90 60' } }, around)
     if (!worked.ok) throw new Error(sentenceOf(worked.problems))
     const said = shownOf('couching-stitch').steps.map((step) => stepSentence(step, worked.value.assigned))
-    expect(said[0]).toMatch(/^Take the laid thread: \w+ strands? of .* in .*, in an? \w+ \d+\. Come up at 1\./)
-    expect(said.filter((words) => words.startsWith('Take the')).map((words) => words.split(':')[0])).toEqual(['Take the laid thread', 'Take the tie'])
+    expect(said[0]).toMatch(/^Take the laid thread: \w+ strands? of .* in .*, in an? \w+ \d+\. Come up at 1,/)
+    expect(said.find((words) => words.startsWith('Now the ties.'))).toMatch(/^Now the ties\. Take the tie: one strand.*over the laid thread\.$/)
   })
 
   it('what cannot be undone is said with its caution', () => {

@@ -2,10 +2,15 @@
 import { type Assigned, strandsInWords, threadOfRole, wordForRole } from '../assign/index.ts'
 import { nameNeedle, nameThread } from '../materials/index.ts'
 import type { Step } from './demonstrate.ts'
+import { ENGLISH } from './english.ts'
+import { inWords } from './phrases.ts'
 
 /** The step's sentence, with the thread that is taken up for it before it. */
-export function stepSentence(step: Pick<Step, 'sentence' | 'takes' | 'thread'>, assigned: Pick<Assigned, 'main' | 'threads'>): string {
-  return step.takes ? `${takeThread(step, assigned)} ${step.sentence}` : step.sentence
+export function stepSentence(step: Pick<Step, 'sentence' | 'said' | 'takes' | 'thread'>, assigned: Pick<Assigned, 'main' | 'threads'>): string {
+  if (!step.takes) return step.sentence
+  const begins = step.said.filter((phrase) => phrase.key === 'pass-begins')
+  const rest = step.said.filter((phrase) => phrase.key !== 'pass-begins')
+  return [inWords(begins, ENGLISH), takeThread(step, assigned), inWords(rest, ENGLISH)].filter((text) => text !== '').join(' ')
 }
 
 function takeThread({ thread: role }: Pick<Step, 'thread'>, assigned: Pick<Assigned, 'main' | 'threads'>): string {

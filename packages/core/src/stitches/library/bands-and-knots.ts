@@ -236,7 +236,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     guide: ['line'],
     parameters: {
       L: { name: 'From knot to knot', measures: 'apart', usual: '1.8+5*W', min: 'max(2.5,5.5*W,2*p)', max: 8 },
-      B: { name: 'Bite', usual: '1+3.4*W', min: '3*W', max: 6 },
+      B: { name: 'Bite', usual: '0.3+2*W', min: '2*W', max: 6 },
     },
     passes: [
       {
@@ -244,12 +244,12 @@ export const bandsAndKnots: readonly StitchDocument[] = [
         place: { along: { step: ['L'], tail: 0.6 } },
         start: [{ up: [0, 0] }],
         repeat: [
-          { down: ['L', '-B/2'], as: 'bar' },
-          { up: ['L', 'B/2'] },
+          { down: ['L', 'B/2'], as: 'bar' },
+          { up: ['L', '-B/2'] },
           { under: ['bar'], at: 0.6, from: 'left' },
           { under: ['bar'], at: 0.85, from: 'left', round: 'inside' },
         ],
-        end: [{ down: [0.6, '-B/2'], as: 'tie' }],
+        end: [{ down: [0.6, 0], as: 'tie' }],
       },
     ],
     corner: 'through',

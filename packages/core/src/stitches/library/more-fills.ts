@@ -178,7 +178,7 @@ export const moreFills: readonly StitchDocument[] = [
       },
     },
     marks: 'guide-only',
-    practice: { kind: 'shape', widthMm: 16, heightMm: 18, outline: 'rectangle' },
+    practice: { kind: 'shape', widthMm: 18, heightMm: 16, outline: 'rectangle' },
     goodFor: ['soft shading', 'skies and petals too wide for satin'],
     ...SHADING,
   }),

@@ -127,15 +127,15 @@ export const moreKnots: readonly StitchDocument[] = [
     guide: ['line'],
     parameters: {
       L: { name: 'From bead to bead', measures: 'apart', usual: '0.8+2.7*W', min: '2*W', max: 6 },
-      B: { name: 'Bite', usual: '0.9+2.5*W', min: '2.5*W', max: 5 },
+      B: { name: 'Bite', usual: '0.3+2*W', min: '2*W', max: 5 },
     },
     passes: [
       {
         name: 'line',
         place: { along: { step: ['L'], tail: 'e' } },
         start: [{ up: [0, 0] }],
-        repeat: [{ down: ['L', '-B/2'], as: 'bar' }, { up: ['L', 'B/2'] }, { under: ['bar'], at: 0.7, from: 'left', round: 'inside' }],
-        end: [{ down: ['e', '-B/2'], as: 'tie' }],
+        repeat: [{ down: ['L', 'B/2'], as: 'bar' }, { up: ['L', '-B/2'] }, { under: ['bar'], at: 0.7, from: 'left', round: 'inside' }],
+        end: [{ down: ['e', 0], as: 'tie' }],
       },
     ],
     corner: 'through',

@@ -1,0 +1,341 @@
+/** What is said of what is shown: phrases in the order act, thread, pull, what it is now; each only when it is new or matters. */
+import { distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
+import type { Move, StitchDocument } from '../notation/index.ts'
+import type { Hole, Segment, WorkedStitch } from '../work/index.ts'
+import type { Shown } from './choose.ts'
+import type { Gesture, Happening } from './gestures.ts'
+import type { Hand } from './hand.ts'
+import { otherHand } from './hand.ts'
+import type { Phrase, SaidHole, Where } from './phrases.ts'
+import { directionOf, type Looking, sideOf, wayOf, whereAlong, whereOnGuide } from './where.ts'
+
+export interface Saying {
+  readonly document: StitchDocument
+  readonly worked: WorkedStitch
+  readonly hand: Hand
+  readonly looking: Looking
+  /** Of a hole, by its index: null where none is drawn. */
+  readonly numberOf: (hole: number) => number | null
+  /** It has been shown before this. */
+  readonly wasShown: (hole: number) => boolean
+  /** Names of passes whose thread was taken up already are not said again. */
+  readonly isLastOfAll: boolean
+}
+
+/** A stitch shorter than this many widths beside its own hole is "right beside it". */
+const BESIDE_WIDTHS = 2.5
+
+export function phrasesOf(shown: Shown, saying: Saying): readonly Phrase[] {
+  const [gesture] = shown.gestures
+  const said = shown.moment === 'group' ? groupPhrases(shown, saying) : gesturePhrases(gesture, shown, saying)
+  const ending: readonly Phrase[] = shown.ends && saying.isLastOfAll ? [{ key: 'ends' }] : []
+  return [...said, ...ending]
+}
+
+function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonly Phrase[] {
+  const [first, second] = gesture.happenings
+  const { moment, time } = shown
+  switch (gesture.kind) {
+    case 'up':
+      return [...upPhrases(first, gesture, saying)]
+    case 'down':
+      return downPhrases(first, shown.ends && saying.isLastOfAll, saying)
+    case 'straight':
+      return second ? [straightPhrase(first, second, saying)] : []
+    case 'sew':
+      return second ? (moment === 'in' ? sewPhrases(first, second, time, saying) : drawnPhrases(first, second, saying)) : []
+    case 'half':
+      return second ? [{ key: 'half-out', in: saidHole(first, saying), out: saidHole(second, saying) }] : []
+    case 'wind':
+      return windPhrases(first, shown, saying)
+    case 'pass':
+      return moment === 'in'
+        ? passPhrases(first, gesture, saying)
+        : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, direction: awayFrom(first, saying) }]
+    case 'weave':
+      return [weavePhrase(gesture, saying)]
+    default:
+      return [{ key: gesture.kind }]
+  }
+}
+
+function upPhrases(up: Happening, gesture: Gesture, saying: Saying): readonly Phrase[] {
+  const isSplit = up.move !== null && 'up' in up.move && up.move.split !== undefined
+  return [{ key: 'up', hole: saidHole(up, saying), begins: gesture.begins || gesture.piece > 0, split: isSplit }]
+}
+
+function downPhrases(down: Happening, last: boolean, saying: Saying): readonly Phrase[] {
+  const hole = saidHole(down, saying)
+  const { move } = down
+  const before = previousHole(down, saying)
+  const moveBefore = before === null ? null : moveOfHole(before, saying)
+  const holdsLoop = moveBefore !== null && 'up' in moveBefore && (moveBefore.round === 'inside' || moveBefore.round === 'cross')
+  const how = move && 'down' in move && move.plunge ? 'plunge' : isSplit(move) ? 'split' : holdsLoop ? 'over-loop' : isBeside(down, saying) ? 'beside' : 'plain'
+  return [{ key: 'down', hole, how, last }]
+}
+
+const isSplit = (move: Move | null): boolean => move !== null && ('up' in move || 'down' in move) && move.split !== undefined
+
+function straightPhrase(up: Happening, down: Happening, saying: Saying): Phrase {
+  const tied = down.made.inner !== null ? labelTied(down, saying) : null
+  return {
+    key: 'straight',
+    from: saidHole(up, saying),
+    to: saidHole(down, saying),
+    split: isSplit(up.move),
+    tie: tied !== null || isAcross(up, down, saying),
+    over: tied ?? laidBelow(saying, down) ?? 'thread',
+  }
+}
+
+/** A stitch of a later pass, short and square over what an earlier one laid. */
+function isAcross(up: Happening, down: Happening, saying: Saying): boolean {
+  const { guide, advanceMm } = saying.looking
+  if (down.made.pass === 0 || guide.kind !== 'line' || guide.centre) return false
+  const [from, to] = [holeAt(up, saying), holeAt(down, saying)]
+  return distance(from, to) < Math.max(3, advanceMm) && laidBelow(saying, down) !== null
+}
+
+function laidBelow({ worked }: Saying, down: Happening): string | null {
+  const laid = worked.segments.find((one) => one.made.pass < down.made.pass && one.side === 'front' && one.label !== null)
+  return laid?.label ?? null
+}
+
+function labelTied({ made }: Happening, { document }: Saying): string | null {
+  const moves = document.passes[made.pass]?.repeat.flat() as readonly Move[] | undefined
+  const each = moves?.find((one) => 'each' in one)
+  return each && 'each' in each && typeof each.each.along === 'string' ? each.each.along.replace(/\W.*/, '') : null
+}
+
+function sewPhrases(down: Happening, up: Happening, time: number, saying: Saying): readonly Phrase[] {
+  const { looking, hand } = saying
+  const [entry, exit] = [holeAt(down, saying), holeAt(up, saying)]
+  const move = up.move && 'up' in up.move ? up.move : null
+  const said: Phrase[] = []
+  const kept = keptSide(down, up, saying)
+  const loops = move?.round === 'inside' || move?.round === 'cross'
+  if (loops && time === 0) said.push({ key: 'loop-held', side: loopSide(down, up, saying), hand: otherHand(hand) })
+  if (kept && time === 0) said.push({ key: 'keep', side: kept, hand: otherHand(hand) })
+  said.push({ key: 'sew', in: saidHole(down, saying), out: saidHole(up, saying, down), split: isSplit(move) || isSplit(down.move) })
+  if (loops) said.push({ key: move?.round === 'cross' ? 'loop-crossed' : 'loop-under' })
+  if (move?.wraps !== undefined) said.push({ key: 'wound-at-point' })
+  if (!loops && time === 0) said.push({ key: 'points', direction: directionOf(wayOf(entry, exit, looking)) })
+  return said
+}
+
+/** On which side the thread is kept, as the picture lies. */
+export function keptSide(down: Happening, up: Happening, { looking, worked }: Pick<Saying, 'looking' | 'worked'>): 'up' | 'down' | 'left' | 'right' | null {
+  const move = up.move && 'up' in up.move ? up.move : null
+  if (move?.round !== 'left' && move?.round !== 'right') return null
+  const entry = worked.holes[down.hole ?? -1]
+  const exit = worked.holes[up.hole ?? -1]
+  if (!entry || !exit) return null
+  // Left of the way of working, which a needle that goes back runs against.
+  const [dx, dy] = [entry.x - exit.x, entry.y - exit.y]
+  const left = { x: entry.x + dy, y: entry.y - dx }
+  const right = { x: entry.x - dy, y: entry.y + dx }
+  return sideOf(wayOf(entry, move.round === 'left' ? left : right, looking))
+}
+
+/** The side to which a loop is laid before it is caught: where the needle comes out. */
+function loopSide(down: Happening, up: Happening, saying: Saying): 'up' | 'down' | 'left' | 'right' {
+  const [entry, exit] = [holeAt(down, saying), holeAt(up, saying)]
+  const before = previousHole(down, saying)
+  const from = before === null ? entry : (saying.worked.holes[before] as Hole)
+  return sideOf(wayOf({ x: (from.x + entry.x) / 2, y: (from.y + entry.y) / 2 }, exit, saying.looking))
+}
+
+function drawnPhrases(down: Happening, up: Happening, saying: Saying): readonly Phrase[] {
+  const move = up.move && 'up' in up.move ? up.move : null
+  if (move?.round === 'inside' && move.and !== undefined) return [{ key: 'draw-loop-open' }]
+  if (move?.wraps !== undefined) return [{ key: 'draw-knot' }]
+  if (move?.round === 'inside' || move?.round === 'cross') return [{ key: 'draw-loop', direction: loopSide(down, up, saying) }]
+  return [{ key: saying.document.tension === 'loose' ? 'draw-easy' : 'draw-flat' }]
+}
+
+function windPhrases(down: Happening, { moment }: Shown, saying: Saying): readonly Phrase[] {
+  const segment = woundAt(down, saying)
+  const how = segment?.wound ?? 'wrap'
+  const before = previousHole(down, saying)
+  const moveBefore = before === null ? null : moveOfHole(before, saying)
+  const half = moveBefore !== null && 'up' in moveBefore && moveBefore.half === true
+  switch (moment) {
+    case 'turn':
+      return [{ key: 'wind-first', hand: otherHand(saying.hand), how, half }]
+    case 'turns':
+      return [{ key: 'wind-all', how, turns: segment?.turns ?? 0, half }]
+    case 'in':
+      return [{ key: 'wind-in', hole: saidHole(down, saying), beside: isBeside(down, saying), how }]
+    default:
+      return [{ key: 'wind-through', hand: otherHand(saying.hand), half, hole: saidHole(down, saying), how }]
+  }
+}
+
+function passPhrases({ surface, kind }: Happening, { happenings: [first] }: Gesture, saying: Saying): readonly Phrase[] {
+  if (!surface) return []
+  const again = saying.worked.surfaceMoves.some(
+    (one) =>
+      one.made.pass === surface.made.pass &&
+      one.made.repeat === surface.made.repeat &&
+      one.afterHole === surface.afterHole &&
+      one.kind === surface.kind &&
+      one.made.move < first.made.move,
+  )
+  const said: Phrase[] = [
+    { key: 'pass', side: enteredFrom(first, saying), under: surface.labels[0] ?? 'thread', count: surface.labels.length, again, over: kind === 'over' },
+  ]
+  if (surface.hitch) said.push({ key: 'hitch' })
+  return said
+}
+
+/** The side that the needle comes from, as the picture lies: square to the thread that it passes. */
+export function enteredFrom(passing: Happening, saying: Pick<Saying, 'looking' | 'worked' | 'hand'>): ReturnType<typeof directionOf> {
+  const way = passWay(passing, saying)
+  return directionOf({ x: -way.x, y: -way.y })
+}
+
+/** Which way the needle runs under a thread, as seen; a unit vector. */
+export function passWay({ surface }: Happening, { looking, worked }: Pick<Saying, 'looking' | 'worked'>): Point {
+  if (!surface) return { x: 0, y: 1 }
+  const passed = passedThread(surface.at, surface.labels, worked.segments, surface.made.pass)
+  const onward = onwardAt(surface.at, looking)
+  // From the left of the way of working to its right.
+  const across = passed ?? onward
+  const [ax, ay] = [across.y, -across.x]
+  const isLeft = ax * onward.y - ay * onward.x > 0
+  const toLeft = isLeft ? { x: ax, y: ay } : { x: -ax, y: -ay }
+  const way = surface.from === 'left' ? { x: -toLeft.x, y: -toLeft.y } : toLeft
+  const seen = wayOf(surface.at, { x: surface.at.x + way.x, y: surface.at.y + way.y }, looking)
+  const size = Math.hypot(seen.x, seen.y) || 1
+  return { x: seen.x / size, y: seen.y / size }
+}
+
+function onwardAt(at: Point, { guide }: Looking): Point {
+  return guide.kind === 'line' ? placeAt(guide.path, nearestPlace(guide.path, at).travelled).direction : { x: 1, y: 0 }
+}
+
+/** Direction of the thread that lies nearest to a place, among those that are passed; a unit vector. */
+function passedThread(at: Point, labels: readonly string[], segments: readonly Segment[], pass: number): Point | null {
+  let best: { readonly gap: number; readonly way: Point } | null = null
+  for (const segment of segments) {
+    if (segment.label === null || !labels.includes(segment.label) || segment.made.pass > pass) continue
+    for (const [index, to] of segment.points.entries()) {
+      const from = segment.points[index - 1]
+      if (!from) continue
+      const gap = Math.hypot((from.x + to.x) / 2 - at.x, (from.y + to.y) / 2 - at.y)
+      const size = Math.hypot(to.x - from.x, to.y - from.y)
+      if (size > 1e-9 && (!best || gap < best.gap)) best = { gap, way: { x: (to.x - from.x) / size, y: (to.y - from.y) / size } }
+    }
+  }
+  return best?.way ?? null
+}
+
+function awayFrom(first: Happening, saying: Saying): 'up' | 'down' | 'left' | 'right' {
+  return sideOf(passWay(first, saying))
+}
+
+function weavePhrase({ happenings, begins }: Gesture, { looking }: Saying): Phrase {
+  const ways = happenings.map(({ kind }): 'over' | 'under' => (kind === 'over' ? 'over' : 'under'))
+  return { key: 'weave', ways, first: begins || happenings[0].made.repeat === 0, round: looking.guide.kind === 'line' && looking.guide.centre !== undefined }
+}
+
+function groupPhrases({ gestures, times }: Shown, saying: Saying): readonly Phrase[] {
+  const loops = gestures.some(
+    ({ kind, happenings: [, up] }) => kind === 'sew' && up?.move && 'up' in up.move && (up.move.round === 'inside' || up.move.round === 'cross'),
+  )
+  const sewn = gestures.find(({ kind }) => kind === 'sew')
+  const kept = sewn?.happenings[1] ? keptSide(sewn.happenings[0], sewn.happenings[1], saying) : null
+  const [first] = gestures
+  const rows = first.row !== null
+  const said: Phrase[] = []
+  if (rows && (first.row ?? 0) >= 1 && gestures.every((one) => one.row !== 0)) said.push({ key: 'new-row', row: (first.row ?? 0) + 1 })
+  said.push({
+    key: 'same',
+    times,
+    kept,
+    loop: loops,
+    row: rows,
+    pieces: first.piece === 0 ? null : gestures.some((one) => sharesHole(one, saying)) ? 'sharing' : 'apart',
+  })
+  return said
+}
+
+/** A hole as it is spoken of; `after`: the hole at which the same needle went in. */
+function saidHole(happening: Happening, saying: Saying, after?: Happening): SaidHole {
+  const index = happening.hole ?? -1
+  const at = holeAt(happening, saying)
+  const number = saying.numberOf(index)
+  const again = saying.wasShown(index)
+  const where: Where[] = []
+  const before = previousHole(happening, saying)
+  if (again && happening.kind === 'up' && endsThere(index, saying)) where.push({ at: 'stitch-end' })
+  else if (!again) {
+    const onGuide = whereOnGuide(at, saying.looking)
+    if (after?.hole !== undefined && after.hole !== null) {
+      const entry = saying.worked.holes[after.hole] as Hole
+      const start = previousHole(after, saying)
+      const along = whereAlong(
+        at,
+        start === null ? entry : (saying.worked.holes[start] as Hole),
+        { at: entry, hole: saying.numberOf(after.hole) },
+        saying.looking,
+      )
+      if (along) where.push(along)
+    } else if (happening.kind === 'down' && before !== null) {
+      const start = saying.worked.holes[before] as Hole
+      const along = whereAlong(at, start, { at: start, hole: saying.numberOf(before) }, saying.looking)
+      if (along) where.push(along)
+    }
+    // Where the last hole lies too, it is not said again.
+    const beside = after?.hole ?? before
+    const last = beside === null ? null : whereOnGuide(saying.worked.holes[beside] as Hole, saying.looking)
+    if (onGuide && JSON.stringify(onGuide) !== JSON.stringify(last)) where.push(onGuide)
+  }
+  return { number, again, where }
+}
+
+function endsThere(index: number, { worked }: Saying): boolean {
+  const { same } = worked.holes[index] as Hole
+  return worked.holes.some((hole, other) => other < index && hole.same === same && hole.move === 'down')
+}
+
+/** It goes into a hole of an earlier piece. */
+function sharesHole({ happenings, piece }: Gesture, { worked }: Saying): boolean {
+  return happenings.some(({ hole }) => {
+    const here = hole === null ? undefined : worked.holes[hole]
+    return here !== undefined && (worked.holes[here.same]?.made.repeat ?? piece) !== here.made.repeat
+  })
+}
+
+function isBeside(down: Happening, saying: Saying): boolean {
+  const before = previousHole(down, saying)
+  if (before === null) return false
+  const gap = distance(saying.worked.holes[before] as Hole, holeAt(down, saying))
+  return gap > 1e-6 && gap < BESIDE_WIDTHS * saying.looking.widthMm
+}
+
+function woundAt({ hole }: Happening, { worked }: Saying): Segment | undefined {
+  return worked.segments.find((segment) => segment.to === hole && segment.turns > 0)
+}
+
+const holeAt = ({ hole }: Happening, { worked }: Pick<Saying, 'worked'>): Point => worked.holes[hole ?? 0] ?? { x: 0, y: 0 }
+
+function previousHole({ hole }: Happening, { worked }: Pick<Saying, 'worked'>): number | null {
+  if (hole === null || hole === 0) return null
+  const [before, here] = [worked.holes[hole - 1] as Hole, worked.holes[hole] as Hole]
+  return before.made.pass === here.made.pass ? hole - 1 : null
+}
+
+function moveOfHole(index: number, { worked, document }: Saying): Move | null {
+  const { made } = worked.holes[index] as Hole
+  const pass = document.passes[made.pass]
+  if (!pass) return null
+  const lists =
+    made.block === 'repeat'
+      ? Array.isArray(pass.repeat[0])
+        ? (pass.repeat as readonly (readonly Move[])[])
+        : [pass.repeat as readonly Move[]]
+      : [pass[made.block] ?? []]
+  const outer = lists[made.block === 'repeat' ? made.list : 0]?.[made.move] ?? null
+  return outer && 'each' in outer && made.inner !== null ? (outer.moves[made.inner] ?? null) : outer
+}
