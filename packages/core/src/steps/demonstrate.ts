@@ -15,7 +15,7 @@ import { inWords, type Phrase } from './phrases.ts'
 import type { Pose } from './pose.ts'
 import { poseOf } from './pose-of.ts'
 import { phrasesOf } from './say.ts'
-import { shortGuide } from './short-guide.ts'
+import { isAlongShape, shortGuide } from './short-guide.ts'
 import { turnOf } from './turn.ts'
 
 export interface DemonstrationRequest {
@@ -85,7 +85,7 @@ export function demonstrate(request: DemonstrationRequest): Result<Demonstration
 
 function describe({ document, hand, materials, threads }: DemonstrationRequest, guide: ReadGuide, worked: WorkedStitch): Demonstration {
   const gestures = gesturesOf(document, worked, guide)
-  const turn = turnOf(gestures, worked, guide)
+  const turn = turnOf(gestures, worked, guide, isAlongShape(document))
   const seen = seenBy(hand, turn)
   const shown = chosenOf(gestures)
   const numbers = numbersOf(shown, worked)

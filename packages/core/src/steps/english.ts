@@ -55,6 +55,7 @@ const EDGE: Readonly<Record<Direction, string>> = {
   'down-right': 'on the edge, lower right',
 }
 const BESIDE_LINE: Readonly<Record<Side, string>> = { up: 'above the line', down: 'below the line', left: 'left of the line', right: 'right of the line' }
+const KEPT = { ...BESIDE_LINE, outer: 'on the outer side of the bend', inner: 'on the inner side of the bend' } as const
 const RAIL: Readonly<Record<Side, string>> = { up: 'upper', down: 'lower', left: 'left', right: 'right' }
 const STRAIGHT: Readonly<Record<Side, string>> = {
   up: 'straight above',
@@ -174,10 +175,14 @@ export const ENGLISH: PhraseTable = {
   sew: ({ in: entry, out, split }) =>
     `In ${entry.again ? 'again ' : ''}${at(entry)}; out ${out.again ? 'again ' : ''}${at(out)}${split ? ', splitting the stitch' : ''}.`,
   points: ({ direction }) => `The needle points ${TOWARDS[direction]}.`,
-  keep: ({ side, hand }) => `Hold the thread ${BESIDE_LINE[side]} with ${thumb(hand)}.`,
+  keep: ({ side, hand }) => `Hold the thread ${KEPT[side]} with ${thumb(hand)}.`,
   'loop-held': ({ side, hand }) => `Hold the thread in a loop ${PULL[side]} with ${thumb(hand)}.`,
   'loop-under': () => 'The thread lies under the needle\u2019s point.',
   'loop-crossed': () => 'The thread crosses itself and lies under the needle\u2019s point.',
+  'loop-knots': () => 'The thread lies along the line, under the needle, and in a loop under its point.',
+  'draw-bow': () => 'Draw through, and leave an even bow.',
+  'pin-out': () => 'Before the last rows draw the pin out.',
+  length: ({ long }) => (long ? 'This is a long stitch.' : 'This is a short one.'),
   'wound-at-point': () => 'Wind it once round the point.',
   'draw-loop': ({ direction }) => `Draw the thread ${PULL[direction]} until the loop lies easily, no tighter.`,
   'draw-loop-open': () => 'Leave the loop slack: the next needle goes into it too.',
@@ -225,7 +230,7 @@ export const ENGLISH: PhraseTable = {
   },
   'wind-in': ({ hole, beside, how }) => {
     if (how === 'cast') return 'Thread the needle again while it stands in the cloth.'
-    return `Turn the needle upright and put its point in ${at(hole)}${beside ? ', right beside and never in the same hole' : ''}. Draw the turns down on to the cloth: snug, not tight.`
+    return `Turn the needle upright and put its point in ${at(hole)}${beside ? ', right beside and never in the same hole' : ', as far away as the stalk is to be long'}. Draw the ${how === 'eight' ? 'knot' : 'turns'} down on to the cloth: snug, not tight.`
   },
   'wind-through': ({ hand, half, hole, how }) => {
     const what = how === 'cast' ? 'casts' : how === 'eight' ? 'knot' : half ? 'wraps' : 'turns'
@@ -244,13 +249,13 @@ export const ENGLISH: PhraseTable = {
   cut: () => 'Open the cloth here: count twice, for it cannot be undone. Keep the points of the scissors in sight.',
   withdraw: () => 'Draw the counted threads out of the cloth between the two lines: it cannot be undone.',
   hold: () => 'Keep the thread in hand.',
-  same: ({ times: count, kept, loop, row, pieces }) => {
+  same: ({ times: count, kept, loop, touching, row, pieces }) => {
     const more = pieces
       ? `The next one ${pieces === 'sharing' ? 'beside it, sharing holes with it' : 'in holes of its own'}${count > 1 ? `, ${times(count)}` : ''}`
       : row
         ? 'The same to the end of the row'
         : `The same, ${times(count)} more`
-    return `${more}${kept ? `, the thread always ${BESIDE_LINE[kept]}` : loop ? ', the thread always under the point' : ''}.`
+    return `${more}${touching ? ', each touching the last' : ''}${kept ? `, the thread always ${KEPT[kept]}` : loop ? ', the thread always under the point' : ''}.`
   },
   'new-row': ({ row }) => `The ${ORDINALS[row - 1] ?? `${row}th`} row.`,
   ends: () => 'Take the thread to the back and fasten it off.',

@@ -36,9 +36,9 @@ export type Phrase =
   | { readonly key: 'straight'; readonly from: SaidHole; readonly to: SaidHole; readonly split: boolean; readonly tie: boolean; readonly over: Noun }
   | { readonly key: 'sew'; readonly in: SaidHole; readonly out: SaidHole; readonly split: boolean }
   | { readonly key: 'points'; readonly direction: Direction }
-  | { readonly key: 'keep'; readonly side: Side; readonly hand: Hand }
+  | { readonly key: 'keep'; readonly side: Side | 'outer' | 'inner'; readonly hand: Hand }
   | { readonly key: 'loop-held'; readonly side: Side; readonly hand: Hand }
-  | { readonly key: 'loop-under' | 'loop-crossed' | 'wound-at-point' | 'draw-loop-open' }
+  | { readonly key: 'loop-under' | 'loop-crossed' | 'loop-knots' | 'wound-at-point' | 'draw-loop-open' | 'draw-bow' | 'pin-out' }
   | { readonly key: 'draw-loop'; readonly direction: Side }
   | { readonly key: 'draw-flat' | 'draw-knot' | 'draw-easy' }
   | { readonly key: 'half-out'; readonly in: SaidHole; readonly out: SaidHole }
@@ -54,12 +54,15 @@ export type Phrase =
   | {
       readonly key: 'same'
       readonly times: number
-      readonly kept: Side | null
+      readonly kept: Side | 'outer' | 'inner' | null
       readonly loop: boolean
+      /** Each lies against the last. */
+      readonly touching: boolean
       readonly row: boolean
       readonly pieces: 'apart' | 'sharing' | null
     }
   | { readonly key: 'new-row'; readonly row: number }
+  | { readonly key: 'length'; readonly long: boolean }
   | { readonly key: 'ends' }
   /** A further pass begins. */
   | { readonly key: 'pass-begins'; readonly name: string }

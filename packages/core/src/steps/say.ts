@@ -1,5 +1,5 @@
 /** What is said of what is shown: phrases in the order act, thread, pull, what it is now; each only when it is new or matters. */
-import { distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
+import { boxOf, distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
 import type { Move, StitchDocument } from '../notation/index.ts'
 import type { Hole, Segment, WorkedStitch } from '../work/index.ts'
 import type { Shown } from './choose.ts'
@@ -22,6 +22,9 @@ export interface Saying {
   readonly isLastOfAll: boolean
 }
 
+/** Where one is until one leaves it. */
+const ALONG: readonly Where['at'][] = ['line', 'middle-line', 'rail', 'beside-line', 'inside-rail', 'rim']
+
 /** A stitch shorter than this many widths beside its own hole is "right beside it". */
 const BESIDE_WIDTHS = 2.5
 
@@ -41,7 +44,7 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
     case 'down':
       return downPhrases(first, shown.ends && saying.isLastOfAll, saying)
     case 'straight':
-      return second ? [straightPhrase(first, second, saying)] : []
+      return second ? [straightPhrase(first, second, saying), ...lengthPhrases(first, second, saying)] : []
     case 'sew':
       return second ? (moment === 'in' ? sewPhrases(first, second, time, saying) : drawnPhrases(first, second, saying)) : []
     case 'half':
@@ -49,8 +52,9 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
     case 'wind':
       return windPhrases(first, shown, saying)
     case 'pass':
-      return moment === 'in'
-        ? passPhrases(first, gesture, saying)
+      if (moment === 'in') return passPhrases(first, gesture, saying)
+      return leavesBow(first)
+        ? [{ key: 'draw-bow' }]
         : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, direction: awayFrom(first, saying) }]
     case 'weave':
       return [weavePhrase(gesture, saying)]
@@ -70,7 +74,7 @@ function downPhrases(down: Happening, last: boolean, saying: Saying): readonly P
   const before = previousHole(down, saying)
   const moveBefore = before === null ? null : moveOfHole(before, saying)
   const holdsLoop = moveBefore !== null && 'up' in moveBefore && (moveBefore.round === 'inside' || moveBefore.round === 'cross')
-  const how = move && 'down' in move && move.plunge ? 'plunge' : isSplit(move) ? 'split' : holdsLoop ? 'over-loop' : isBeside(down, saying) ? 'beside' : 'plain'
+  const how = move && 'down' in move && move.plunge ? 'plunge' : isSplit(move) ? 'split' : holdsLoop ? 'over-loop' : 'plain'
   return [{ key: 'down', hole, how, last }]
 }
 
@@ -89,6 +93,26 @@ function straightPhrase(up: Happening, down: Happening, saying: Saying): Phrase 
 }
 
 /** A stitch of a later pass, short and square over what an earlier one laid. */
+/** A needle that goes in on one side of the line and comes out on the other. */
+function isSquare(entry: Point, exit: Point, { guide }: Looking): boolean {
+  if (guide.kind !== 'line') return false
+  const { direction } = placeAt(guide.path, nearestPlace(guide.path, entry).travelled)
+  const long = distance(entry, exit)
+  return long > 1e-6 && Math.abs((exit.x - entry.x) * direction.x + (exit.y - entry.y) * direction.y) < 0.5 * long
+}
+
+const leavesBow = ({ move }: Happening): boolean => move !== null && ('under' in move || 'over' in move) && move.bight !== undefined
+
+/** In the first row of an interlocking fill stitches are long and short in turn. */
+function lengthPhrases(up: Happening, down: Happening, saying: Saying): readonly Phrase[] {
+  const { worked } = saying
+  if (up.row !== 0) return []
+  const long = distance(holeAt(up, saying), holeAt(down, saying))
+  const row = worked.segments.filter((one) => one.side === 'front' && one.row === 0 && one.made.pass === down.made.pass).map((one) => one.lengthMm)
+  const [least, most] = [Math.min(...row), Math.max(...row)]
+  return most > 1.15 * least ? [{ key: 'length', long: long > (least + most) / 2 }] : []
+}
+
 function isAcross(up: Happening, down: Happening, saying: Saying): boolean {
   const { guide, advanceMm } = saying.looking
   if (down.made.pass === 0 || guide.kind !== 'line' || guide.centre) return false
@@ -115,9 +139,9 @@ function sewPhrases(down: Happening, up: Happening, time: number, saying: Saying
   const kept = keptSide(down, up, saying)
   const loops = move?.round === 'inside' || move?.round === 'cross'
   if (loops && time === 0) said.push({ key: 'loop-held', side: loopSide(down, up, saying), hand: otherHand(hand) })
-  if (kept && time === 0) said.push({ key: 'keep', side: kept, hand: otherHand(hand) })
+  if (kept && time === 0) said.push({ key: 'keep', side: keptOn(kept, entry, looking), hand: otherHand(hand) })
   said.push({ key: 'sew', in: saidHole(down, saying), out: saidHole(up, saying, down), split: isSplit(move) || isSplit(down.move) })
-  if (loops) said.push({ key: move?.round === 'cross' ? 'loop-crossed' : 'loop-under' })
+  if (loops) said.push({ key: move?.round === 'cross' ? (isSquare(entry, exit, looking) ? 'loop-knots' : 'loop-crossed') : 'loop-under' })
   if (move?.wraps !== undefined) said.push({ key: 'wound-at-point' })
   if (!loops && time === 0) said.push({ key: 'points', direction: directionOf(wayOf(entry, exit, looking)) })
   return said
@@ -244,7 +268,8 @@ function groupPhrases({ gestures, times }: Shown, saying: Saying): readonly Phra
     ({ kind, happenings: [, up] }) => kind === 'sew' && up?.move && 'up' in up.move && (up.move.round === 'inside' || up.move.round === 'cross'),
   )
   const sewn = gestures.find(({ kind }) => kind === 'sew')
-  const kept = sewn?.happenings[1] ? keptSide(sewn.happenings[0], sewn.happenings[1], saying) : null
+  const side = sewn?.happenings[1] ? keptSide(sewn.happenings[0], sewn.happenings[1], saying) : null
+  const kept = side && sewn ? keptOn(side, holeAt(sewn.happenings[0], saying), saying.looking) : null
   const [first] = gestures
   const rows = first.row !== null
   const said: Phrase[] = []
@@ -254,9 +279,11 @@ function groupPhrases({ gestures, times }: Shown, saying: Saying): readonly Phra
     times,
     kept,
     loop: loops,
+    touching: touches(gestures, saying),
     row: rows,
     pieces: first.piece === 0 ? null : gestures.some((one) => sharesHole(one, saying)) ? 'sharing' : 'apart',
   })
+  if (saying.looking.guide.kind === 'pins' && gestures.some((one) => one.kind === 'weave')) said.push({ key: 'pin-out' })
   return said
 }
 
@@ -289,7 +316,7 @@ function saidHole(happening: Happening, saying: Saying, after?: Happening): Said
     // Where the last hole lies too, it is not said again.
     const beside = after?.hole ?? before
     const last = beside === null ? null : whereOnGuide(saying.worked.holes[beside] as Hole, saying.looking)
-    if (onGuide && JSON.stringify(onGuide) !== JSON.stringify(last)) where.push(onGuide)
+    if (onGuide && !(ALONG.includes(onGuide.at) && JSON.stringify(onGuide) === JSON.stringify(last))) where.push(onGuide)
   }
   return { number, again, where }
 }
@@ -297,6 +324,29 @@ function saidHole(happening: Happening, saying: Saying, after?: Happening): Said
 function endsThere(index: number, { worked }: Saying): boolean {
   const { same } = worked.holes[index] as Hole
   return worked.holes.some((hole, other) => other < index && hole.same === same && hole.move === 'down')
+}
+
+/** Beside a line it has a side; round a shape it is the outer side or the inner. */
+function keptOn(side: 'up' | 'down' | 'left' | 'right', at: Point, { guide, seen }: Looking): 'up' | 'down' | 'left' | 'right' | 'outer' | 'inner' {
+  if (guide.kind !== 'shape') return side
+  const [here, middle] = [seen(at), seen(boxMiddle(guide.outline.points))]
+  const away = { x: here.x - middle.x, y: here.y - middle.y }
+  const way = side === 'up' ? -away.y : side === 'down' ? away.y : side === 'left' ? -away.x : away.x
+  return way >= 0 ? 'outer' : 'inner'
+}
+
+function boxMiddle(points: readonly Point[]): Point {
+  const box = boxOf(points) ?? { left: 0, right: 0, top: 0, bottom: 0 }
+  return { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
+}
+
+/** Stitches of a fill, side by side. */
+function touches(gestures: readonly Gesture[], saying: Saying): boolean {
+  const [first, second] = gestures
+  if (first?.kind !== 'straight' || second?.kind !== 'straight' || first.key !== second.key) return false
+  const flat = saying.document.passes[first.pass]?.place
+  if (!flat || !('across' in flat)) return false
+  return distance(holeAt(first.happenings[0], saying), holeAt(second.happenings[0], saying)) < 2 * saying.looking.widthMm
 }
 
 /** It goes into a hole of an earlier piece. */

@@ -1,5 +1,5 @@
 /** The shortest guide on which a stitch begins, returns and ends, so that its steps can be seen one by one. mm. */
-import { measurePath } from '../geometry/index.ts'
+import { boxOf, measurePath } from '../geometry/index.ts'
 import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
 import { type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
 
@@ -7,6 +7,10 @@ type Shown = Pick<StitchWork, 'document' | 'parameters' | 'materials'>
 
 /** Advances on the short guide: enough for the start, the return of the stitch, and its end. */
 const FEWEST_ADVANCES = 6.4
+/** Lists of a cycle that a band shows: three times there and back. */
+const FEWEST_RETURNS = 6
+/** Of a fill in rows that interlock, so many rows are shown. */
+const SHOWN_ROWS = 2.6
 /** Longer, single stitches would no longer be seen. */
 const LONGEST_SHOWN_MM = 60
 /** A line long enough to learn the advance from: the fit does not change what was asked for. */
@@ -48,11 +52,18 @@ export function shortGuide(request: Shown): ReadGuide | null {
   if (isOn('square')) return onPractice({ kind: 'square', sideMm: document.practice?.kind === 'square' ? document.practice.sideMm : 6, repeat: 2 })
   if (isOn('shape')) {
     const practice = document.practice?.kind === 'shape' ? document.practice : { kind: 'shape' as const, widthMm: 12, heightMm: 6 }
+    const cuts = document.passes.some((pass) => 'across' in pass.place && pass.place.across.cuts)
+    const long = parameters.get('L')?.value
+    if (cuts && long !== undefined) {
+      const read = readGuide(practiceGuide({ kind: 'shape', outline: 'rectangle', widthMm: 1.4 * long, heightMm: SHOWN_ROWS * long }, 0, 0, 80))
+      return read.ok ? read.value : null
+    }
     // Small enough that its stitches are seen one by one, and worked within a frame.
     const inRows = document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows)
     const small = Math.min(1, Math.sqrt((inRows ? SHOWN_ROWS_MM2 : SHOWN_MM2) / (practice.widthMm * practice.heightMm)))
     const read = readGuide(practiceGuide({ ...practice, widthMm: practice.widthMm * small, heightMm: practice.heightMm * small }, 0, 0, 40))
-    return read.ok ? read.value : null
+    if (!read.ok) return null
+    return isAlongShape(document) ? withVein(read.value) : read.value
   }
   if (isOn('grid')) return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
   if (isOn('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
@@ -67,14 +78,33 @@ export function shortGuide(request: Shown): ReadGuide | null {
   }
 }
 
+/** Worked along the middle of a shape, from tip to foot. */
+export function isAlongShape({ passes, rows }: Pick<StitchWork['document'], 'passes' | 'rows'>): boolean {
+  const place = passes[0]?.place
+  return !rows && place !== undefined && 'along' in place && place.along.of === undefined && !place.along.rows
+}
+
+/** The vein is drawn, for it is worked to. */
+function withVein(guide: ReadGuide): ReadGuide {
+  if (guide.kind !== 'shape' || guide.vein) return guide
+  const box = boxOf(guide.outline.points)
+  if (!box) return guide
+  const middle = (box.top + box.bottom) / 2
+  const vein = measurePath([
+    { x: box.left, y: middle },
+    { x: box.right, y: middle },
+  ])
+  return vein ? { ...guide, vein } : guide
+}
+
 function onPractice(practice: PracticeGuide): ReadGuide | null {
   const read = readGuide(practiceGuide(practice, 0, 0, 200))
   return read.ok ? read.value : null
 }
 
-/** Its moves have been made twice over. */
+/** Its moves have been made often enough that what comes again is seen. */
 function hasReturned({ holes }: WorkedStitch): boolean {
-  return new Set(holes.flatMap(({ made }) => (made.block === 'repeat' ? [made.repeat] : []))).size >= 2
+  return new Set(holes.flatMap(({ made }) => (made.block === 'repeat' ? [made.repeat] : []))).size >= FEWEST_RETURNS
 }
 
 /** The advance of a band stitch, learned by working it once. */

@@ -11,7 +11,10 @@ const TURNS: readonly Turn[] = [0, 2, 1, 3]
 /** Two turns as good as each other. */
 const ALIKE = 0.08
 
-export function turnOf(gestures: readonly Gesture[], { holes }: WorkedStitch, guide: ReadGuide): Turn {
+/** `isLeaf`: worked from tip to foot of a shape. */
+export function turnOf(gestures: readonly Gesture[], { holes }: WorkedStitch, guide: ReadGuide, isLeaf: boolean): Turn {
+  // A leaf lies with its tip away from the learner.
+  if (guide.kind === 'shape') return isLeaf ? 1 : 0
   if (guide.kind !== 'line' || guide.centre) return 0
   const sewn = gestures.flatMap(({ kind, happenings: [down, up] }) => {
     const [from, to] = [holes[down.hole ?? -1], holes[up?.hole ?? -1]]

@@ -10,6 +10,7 @@ import type { Direction, Side, Where } from './phrases.ts'
 const ON_LINE_WIDTHS = 0.6
 const ON_LINE_MM = 0.28
 const ON_EDGE_MM = 0.7
+const PACKED_WIDTHS = 2.2
 const ON_VEIN_MM = 0.45
 
 export interface Looking {
@@ -85,11 +86,14 @@ export function whereAlong(at: Point, from: Point, before: { readonly at: Point;
   const s = (point: Point): number => nearestPlace(guide.path, point).travelled
   const [here, last, start] = [s(at), s(before.at), s(from)]
   const near = 0.15 * Math.max(advanceMm, 0.5)
+  // Packed side by side, they are not steps along the line.
+  const isPacked = advanceMm < PACKED_WIDTHS * looking.widthMm
   const by = here - last
   if (Math.abs(by) < near) {
     if (before.hole === null || distance(at, before.at) < near) return null
     return { at: 'straight', side: sideOf(wayOf(before.at, at, looking)), hole: before.hole }
   }
+  if (isPacked) return null
   const stitch = Math.abs(last - start)
   if (by < 0 && stitch > near && Math.abs(by / stitch + 0.5) < 0.12) return { at: 'half-back' }
   return { at: by > 0 ? 'further' : 'back', whole: Math.abs(by) > 0.45 * advanceMm }

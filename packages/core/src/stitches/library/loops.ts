@@ -89,7 +89,7 @@ export const loops: readonly StitchDocument[] = [
       {
         name: 'flies',
         place: { along: { step: ['H+gap'], tail: 'T-gap' } },
-        repeat: [{ up: [0, 'w'] }, { down: [0, '-w'], loose: true, as: 'loop' }, { up: ['H', 0], round: 'inside' }, { down: ['H+T', 0], as: 'tie' }],
+        repeat: [{ up: [0, '-w'] }, { down: [0, 'w'], loose: true, as: 'loop' }, { up: ['H', 0], round: 'inside' }, { down: ['H+T', 0], as: 'tie' }],
       },
     ],
     marks: 'every-hole',
@@ -113,15 +113,15 @@ export const loops: readonly StitchDocument[] = [
       {
         name: 'feather',
         place: { along: { step: ['L'], tail: 'e' } },
-        start: [{ up: [0, 'w/3'] }],
+        start: [{ up: [0, '-w/3'] }],
         repeat: [
-          [
-            { down: [0, '-w'], loose: true, as: 'loop' },
-            { up: ['L', '-w/3'], round: 'inside' },
-          ],
           [
             { down: [0, 'w'], loose: true, as: 'loop' },
             { up: ['L', 'w/3'], round: 'inside' },
+          ],
+          [
+            { down: [0, '-w'], loose: true, as: 'loop' },
+            { up: ['L', '-w/3'], round: 'inside' },
           ],
         ],
         end: [{ down: { from: '-', to: ['L', 0], mm: 'e' }, as: 'tie' }],

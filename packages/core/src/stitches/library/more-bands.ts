@@ -14,13 +14,13 @@ export const moreBands: readonly StitchDocument[] = [
       {
         name: 'links',
         place: { along: { step: ['L'], tail: 'e' } },
-        start: [{ up: [0, 'wl'] }],
+        start: [{ up: [0, '-wr'] }],
         repeat: [
-          { down: [0, '-wr'], loose: true, as: 'loop' },
-          { up: ['L', 'wl'], round: 'inside', and: ['L', '-wr'] },
+          { down: [0, 'wl'], loose: true, as: 'loop' },
+          { up: ['L', '-wr'], round: 'inside', and: ['L', 'wl'] },
         ],
         // The last link is held open at both corners.
-        end: [{ down: ['e', 'wl'], as: 'tie' }, { up: [0, '-wr'] }, { down: ['e', '-wr'], as: 'tie' }],
+        end: [{ down: ['e', '-wr'], as: 'tie' }, { up: [0, 'wl'] }, { down: ['e', 'wl'], as: 'tie' }],
       },
     ],
     corner: 'through',
@@ -50,8 +50,8 @@ export const moreBands: readonly StitchDocument[] = [
         start: [{ up: [0, 0] }, { down: ['V', 0], as: 'st' }],
         repeat: [
           // At the very tip there is no width to cross.
-          { up: [0, 'wl'], when: 'not-first' },
-          { down: [0, '-wr'], loose: true, as: 'arms', when: 'not-first' },
+          { up: [0, '-wr'], when: 'not-first' },
+          { down: [0, 'wl'], loose: true, as: 'arms', when: 'not-first' },
           // Near a blunt tip the arms lie flatter, so that no cloth opens between them and the first stitch.
           { up: ['min(V,max(P,0.7*(wl+wr)/2))', 0], round: 'inside', when: 'not-first' },
           { down: ['min(V,max(P,0.7*(wl+wr)/2))+P', 0], as: 'tie', when: 'not-first' },
@@ -84,12 +84,12 @@ export const moreBands: readonly StitchDocument[] = [
         start: [{ up: [0, 0] }],
         repeat: [
           [
-            { down: ['P', 'wl'], loose: true, as: 'arm', when: 'not-first' },
-            { up: ['P', 'q*wl'], round: 'inside', when: 'not-first' },
-          ],
-          [
             { down: ['P', '-wr'], loose: true, as: 'arm', when: 'not-first' },
             { up: ['P', '-q*wr'], round: 'inside', when: 'not-first' },
+          ],
+          [
+            { down: ['P', 'wl'], loose: true, as: 'arm', when: 'not-first' },
+            { up: ['P', 'q*wl'], round: 'inside', when: 'not-first' },
           ],
         ],
         end: [{ down: { from: '-', to: ['P', 0], mm: 'e' }, as: 'tie' }],
