@@ -98,7 +98,9 @@ function movesOf(pass: Pass): readonly Move[] {
 /** It is laid from end to end and tied down by another: each of its passes goes down once, at the far end. */
 function isLaidWhole(document: StitchDocument, role: ThreadRole): boolean {
   const passes = passesOf(document, role)
-  return passes.length > 0 && passes.every((pass) => movesOf(pass).some((move) => 'down' in move && move.plunge === true))
+  const plunges = (pass: Pass): boolean => movesOf(pass).some((move) => 'down' in move && move.plunge === true)
+  const holds = (pass: Pass): boolean => movesOf(pass).some((move) => 'hold' in move)
+  return passes.some(plunges) && passes.every((pass) => plunges(pass) || holds(pass))
 }
 
 /** It slides under threads from beginning to end: only its ends go through the cloth. */

@@ -1,6 +1,6 @@
 /** One step of a demonstration as a small picture: thread so far, behind and in front, numbered holes, the needle. */
 import { type Box, boxOf, type Point } from '../geometry/index.ts'
-import type { Demonstration, Step } from '../steps/index.ts'
+import type { Demonstration, Needle, Step } from '../steps/index.ts'
 import { drawDrawn } from './draw-drawn.ts'
 import { drawThread } from './draw-thread.ts'
 import { drawPose } from './draw-needle.ts'
@@ -93,6 +93,12 @@ export function drawStep(picture: StepPicture): DrawnStep {
   }
 }
 
+/** From a third of its length to its point; of one that leads away, its eye. */
+function shownOf({ eye, tip, under, blunt }: Needle): readonly Point[] {
+  const third = { x: eye.x + (tip.x - eye.x) * 0.35, y: eye.y + (tip.y - eye.y) * 0.35 }
+  return under || blunt ? [third, tip] : [eye, third]
+}
+
 const boxes = new WeakMap<Demonstration, Map<number, Box>>()
 
 /** Steps of one view share a frame: near enough to see each stitch, and whole where it goes on as before. */
@@ -109,8 +115,10 @@ function boxOfView(demonstration: Demonstration, view: number): Box {
   const [first, last] = [Math.min(...steps.map((step) => step.from)), Math.max(...steps.map((step) => step.sequence))]
   const points: Point[] = demonstration.segments.filter(({ sequence }) => sequence > first && sequence <= last).flatMap((segment) => segment.points)
   for (const { pose, inHand, at } of steps) {
-    points.push(at, ...inHand.flatMap((segment) => segment.points.slice(-40)), ...pose.loose.flat())
-    if (pose.needle) points.push(pose.needle.eye, pose.needle.tip)
+    points.push(at, ...inHand.flatMap((segment) => segment.points.slice(-40)))
+    // The eye's end of needle and thread may leave the frame: what they do is at the other.
+    points.push(...pose.loose.flatMap((way) => way.slice(0, -2)))
+    if (pose.needle) points.push(...shownOf(pose.needle))
     if (pose.thumb) points.push(pose.thumb.at)
     if (pose.pull) points.push(...pose.pull)
   }

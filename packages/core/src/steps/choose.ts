@@ -14,6 +14,8 @@ export interface Shown {
   readonly moment: Moment
   /** The one, or all of a group. */
   readonly gestures: readonly [Gesture, ...Gesture[]]
+  /** What led to it and was shown before: said with it. */
+  readonly after: readonly Gesture[]
   /** How often it was shown before. */
   readonly time: number
   /** Of a group: how often the same is done. */
@@ -59,7 +61,7 @@ function chosenOfPass(gestures: readonly Gesture[]): readonly Shown[] {
   const cycle = new Set(gestures.map((one) => one.key)).size
   const flush = (ends: boolean): void => {
     const [first, ...rest] = waiting
-    if (first) shown.push({ moment: 'group', gestures: [first, ...rest], time: 0, times: timesIn(waiting), ends })
+    if (first) shown.push({ moment: 'group', gestures: [first, ...rest], after: [], time: 0, times: timesIn(waiting), ends })
     waiting = []
   }
   let row: number | null = null
@@ -70,10 +72,13 @@ function chosenOfPass(gestures: readonly Gesture[]): readonly Shown[] {
     met.set(key, time + 1)
     if (gesture.row !== row && (gesture.row ?? 0) <= LAST_NEW_ROW + 1) flush(false)
     row = gesture.row
-    if (time === 0 ? isNew(gesture) : time === 1 && waiting.length === 0 && isShownAgain(gesture, cycle, shown)) {
+    if (time === 0 ? isNew(gesture) : time === 1 && waiting.every(isOnTheWay) && isShownAgain(gesture, cycle, shown)) {
+      const after = time === 1 ? waiting : []
+      if (time === 1) waiting = []
       flush(false)
       const moments = MOMENTS[gesture.kind](gesture, Math.max(time, passedAlike(gesture, shown)), gestures[index - 1]?.kind === 'half')
-      for (const [place, moment] of moments.entries()) shown.push({ moment, gestures: [gesture], time, times: 1, ends: ends && place === moments.length - 1 })
+      for (const [place, moment] of moments.entries())
+        shown.push({ moment, gestures: [gesture], after: place === 0 ? after : [], time, times: 1, ends: ends && place === moments.length - 1 })
     } else waiting.push(gesture)
   }
   flush(true)
@@ -82,6 +87,9 @@ function chosenOfPass(gestures: readonly Gesture[]): readonly Shown[] {
 
 /** A second piece, and a third row, are worked as the one before. */
 const isNew = ({ piece, row }: Gesture): boolean => piece === 0 && (row ?? 0) < LAST_NEW_ROW
+
+/** Down to hold the last loop, and up for the next. */
+const isOnTheWay = ({ kind, piece }: Gesture): boolean => piece === 0 && (kind === 'up' || kind === 'down')
 
 function isShownAgain(gesture: Gesture, cycle: number, shown: readonly Shown[]): boolean {
   if (gesture.piece > 0 || (gesture.row ?? 0) > 0 || cycle > LONG_CYCLE) return false

@@ -103,7 +103,9 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
     const widthMm = threads?.[gesture.thread]?.W ?? materials.W
     const looking = { guide, seen, widthMm, advanceMm: worked.fitted.pitchMm }
     const said: Phrase[] = []
-    if (passes > 1 && before && before.pass !== gesture.pass) said.push({ key: 'pass-begins', name: nameFor(hand, document.passes[gesture.pass]?.name ?? '') })
+    const goesOn = document.passes[gesture.pass]?.continues === true
+    if (passes > 1 && before && before.pass !== gesture.pass && !goesOn)
+      said.push({ key: 'pass-begins', name: nameFor(hand, document.passes[gesture.pass]?.name ?? '') })
     said.push(
       ...phrasesOf(one, {
         document,
@@ -116,7 +118,10 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       }),
     )
     const made = sequences.get(isBefore(one) ? gesture : last) ?? { before: 0, after: 0 }
-    const holes = one.moment === 'group' || one.moment === 'turn' || one.moment === 'turns' ? [] : holesOf(gesture).flatMap((hole) => numbers.of(hole) ?? [])
+    const holes =
+      one.moment === 'group' || one.moment === 'turn' || one.moment === 'turns'
+        ? []
+        : [...one.after.flatMap(holesOf), ...holesOf(gesture)].flatMap((hole) => numbers.of(hole) ?? [])
     const shownBefore = before?.pass === gesture.pass ? known : []
     if (one.moment === 'group') known = []
     else if (holes.length > 0) known = holes
@@ -134,7 +139,7 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       known: one.moment === 'group' ? [] : shownBefore.filter((number) => !holes.includes(number)),
       pass: gesture.pass,
       thread: gesture.thread,
-      takes: before ? before.thread !== gesture.thread : several,
+      takes: before ? before.thread !== gesture.thread && !goesOn : several,
       sequence: isBefore(one) ? made.before : made.after,
       inHand: surface ? lyingInHand(surface, gesture.thread, way).map((piece) => ({ ...piece, points: piece.points.map(seen) })) : [],
       pose,
@@ -183,11 +188,12 @@ function numbersOf(shown: readonly Shown[], { holes }: WorkedStitch) {
     index,
     {
       moment,
+      after,
       gestures: [gesture],
     },
   ] of shown.entries()) {
     if (moment === 'group') continue
-    const made = holesOf(gesture)
+    const made = [...after.flatMap(holesOf), ...holesOf(gesture)]
     for (const [place, hole] of made.entries()) {
       const { same } = holes[hole] as { readonly same: number }
       // The last hole is the end, and needs no number.

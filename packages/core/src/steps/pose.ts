@@ -55,7 +55,7 @@ export function drawnOut(at: Point, way: Point, right: 1 | -1, W: number): Pose 
     ...NOTHING_IN_HAND,
     needle: { eye, tip: plus(eye, beyond, 11 * W), under: null, hidden: [], blunt: false },
     loose: [[at, plus(plus(at, way, 3.5 * W), bow, 1.6 * W), plus(eye, beyond, -1.2 * W), eye]],
-    pull: [plus(plus(eye, bow, 2.6 * W), way, -1 * W), plus(plus(eye, bow, 2.6 * W), way, 8 * W)],
+    pull: [plus(plus(at, bow, 4 * W), way, 1.5 * W), plus(plus(at, bow, 4 * W), way, 8.5 * W)],
   }
 }
 
@@ -111,6 +111,11 @@ export function sewn({ from: A, entry: P, exit: Q, loops, kept, pointWidths, rig
   const chord = unit(minus(P, A), { x: -u.x, y: -u.y })
   const side = kept ?? (loops ? minus(Q, half(A, P)) : Math.abs(u.y) > 0.5 ? { x: -u.x, y: -u.y } : { x: 0, y: 1 })
   const n = normalToward(chord, side, right)
+  // Where the needle goes on away from it, the thread follows it.
+  if (!loops && !kept && dot(minus(P, A), u) > 0.5 * distance(A, P)) {
+    const bow = normalToward(u, { x: 0, y: 1 }, right)
+    return { ...NOTHING_IN_HAND, needle, loose: [[A, plus(half(A, behindEye), bow, 2.5 * W), behindEye, eye]] }
+  }
   const b = Math.max(0.4 * distance(A, P), 6 * W)
   const H = plus(half(A, P), n, b)
   const R = plus(plus(P, n, 0.7 * b), u, -6 * W)

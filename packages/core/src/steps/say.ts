@@ -30,9 +30,10 @@ const BESIDE_WIDTHS = 2.5
 
 export function phrasesOf(shown: Shown, saying: Saying): readonly Phrase[] {
   const [gesture] = shown.gestures
+  const before = shown.after.flatMap((one) => gesturePhrases(one, { ...shown, ends: false }, saying))
   const said = shown.moment === 'group' ? groupPhrases(shown, saying) : gesturePhrases(gesture, shown, saying)
   const ending: readonly Phrase[] = shown.ends && saying.isLastOfAll ? [{ key: 'ends' }] : []
-  return [...said, ...ending]
+  return [...before, ...said, ...ending]
 }
 
 function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonly Phrase[] {
@@ -53,9 +54,7 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
       return windPhrases(first, shown, saying)
     case 'pass':
       if (moment === 'in') return passPhrases(first, gesture, saying)
-      return leavesBow(first)
-        ? [{ key: 'draw-bow' }]
-        : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, direction: awayFrom(first, saying) }]
+      return leavesBow(first) ? [{ key: 'draw-bow' }] : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, direction: awayFrom(first, saying) }]
     case 'weave':
       return [weavePhrase(gesture, saying)]
     default:

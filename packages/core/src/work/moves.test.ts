@@ -285,6 +285,42 @@ describe('hold', () => {
     expect(refusal([], { passes: [out, begun] })).toMatch(/Write "continues"/)
   })
 
+  it('waits in its own needle while another is worked over it, and goes down after', () => {
+    const laid: Pass = { name: 'laid', place: { whole: true }, repeat: [{ up: [0, 0] }, { lay: [0, 'U'] }, { hold: true, as: 'laid' }] }
+    const ties: Pass = {
+      name: 'ties',
+      thread: 'tie',
+      place: { along: { step: ['L'], tail: 0 } },
+      repeat: [{ up: ['L/2', -0.5] }, { down: ['L/2', 0.5], as: 'tie' }],
+    }
+    const end: Pass = { name: 'end', continues: true, place: { whole: true }, repeat: [{ down: ['U', 0], plunge: true }] }
+    const worked = work([], { passes: [laid, ties, end] })
+    const [first] = worked.segments.filter((one) => one.label === 'laid')
+    const tied = worked.segments.filter((one) => one.label === 'tie')
+    expect(first?.lengthMm).toBeGreaterThan(20)
+    // Every tie lies over it, and its end is the last hole of all.
+    expect(tied.length).toBeGreaterThan(3)
+    for (const one of tied) expect(one.order).toBeGreaterThan(first?.order ?? 0)
+    expect(worked.holes.at(-1)).toMatchObject({ move: 'down', thread: 'main', y: 0 })
+    expect(worked.holes[0]).toMatchObject({ move: 'up', thread: 'main' })
+    // No thread behind from the one needle's hole to the other's.
+    expect(worked.segments.filter((one) => one.side === 'back' && one.thread === 'main')).toEqual([])
+    expect(refusal([], { passes: [laid, ties] })).toMatch(/Write "continues"/)
+  })
+
+  it('two that are held are taken up in the order in which they were put aside', () => {
+    const held = (name: string, t: number): Pass => ({
+      name,
+      place: { whole: true },
+      repeat: [{ up: [0, t] }, { lay: [0, 'U'], aside: t }, { hold: true, as: name }],
+    })
+    const ended = (t: number): Pass => ({ name: 'end', continues: true, place: { whole: true }, repeat: [{ down: ['U', t], plunge: true }] })
+    const worked = work([], { passes: [held('upper', 1), held('lower', -1), ended(1), ended(-1)] })
+    const ends = worked.holes.filter((hole) => hole.move === 'down')
+    const starts = worked.holes.filter((hole) => hole.move === 'up')
+    expect(ends.map((hole) => hole.y)).toEqual(starts.map((hole) => hole.y))
+  })
+
   it('behind there is nothing to hold', () => {
     expect(refusal([{ hold: true }])).toMatch(/no thread in front to hold/)
   })

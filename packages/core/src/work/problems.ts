@@ -20,7 +20,7 @@ export const WORK_SENTENCES: Sentences = {
   'work.placement': '{reason}',
   'notation.move': '{reason}',
   'work.nothing': '{stitch} has no pass to work.',
-  'move.not-continued': 'the pass before holds its thread in front, but this one does not go on with it. Write "continues".',
+  'move.not-continued': 'a thread is held in front, and no later pass of its role goes on with it. Write "continues" in one.',
   'move.already-in-front': 'the needle comes up while the thread is already in front. Go down first.',
   'move.already-behind': 'the needle goes down while the thread is already behind. Come up first.',
   'move.loop-lost': 'the loop that was left loose is not caught. Add "round" to the move that comes up, or do not leave it loose.',

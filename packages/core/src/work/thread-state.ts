@@ -26,6 +26,16 @@ interface Winding {
   readonly freeMm: number | null
 }
 
+/** A thread that waits in front, in its own needle, while another is worked. */
+interface PutAside {
+  readonly role: ThreadSettings['role']
+  readonly way: Point3[]
+  readonly lastHole: number
+  readonly pierced: boolean
+  readonly lies: boolean
+  readonly unders: Under[]
+}
+
 interface OpenLoop {
   readonly from: number
   readonly to: number
@@ -44,6 +54,10 @@ export class ThreadState {
   private open: OpenLoop | null = null
   private winding: Winding | null = null
   private held = false
+  /** In the order in which they were put aside. */
+  private readonly aside: PutAside[] = []
+  /** A leg of the thread in front lies already: it may go down where it came up. */
+  private lies = false
   /** The thread in front came up through another. */
   private pierced = false
   /** How high what is worked now stands over padding. */
@@ -63,14 +77,38 @@ export class ThreadState {
     this.settings = settings
   }
 
-  /** Another pass: with a new needleful, which starts behind at no hole, or going on with the same. */
+  /**
+   * Another pass: with a new needleful, which starts behind at no hole, or going on with the same. A thread that is held in front
+   * waits while another is worked, and is taken up by the first pass of its role that goes on.
+   */
   beginPass(settings: ThreadSettings, goesOn: boolean): void {
+    const staysInHand = this.held && goesOn && settings.role === this.settings.role
+    if (this.held && !staysInHand) this.putAside()
     this.settings = settings
-    if (!goesOn) {
-      if (this.held) throw new MoveError('move.not-continued')
-      this.lastHole = -1
-    }
     this.held = false
+    if (staysInHand) return
+    const waiting = goesOn ? this.aside.findIndex((one) => one.role === settings.role) : -1
+    const [taken] = waiting >= 0 ? this.aside.splice(waiting, 1) : []
+    if (taken) {
+      this.way = taken.way
+      this.lastHole = taken.lastHole
+      this.pierced = taken.pierced
+      this.lies = taken.lies
+      this.slid.unders = taken.unders
+    } else if (!goesOn) this.lastHole = -1
+  }
+
+  private putAside(): void {
+    const { settings, way, lastHole, pierced, lies, slid } = this
+    if (way) this.aside.push({ role: settings.role, way, lastHole, pierced, lies, unders: slid.unders })
+    this.way = null
+    this.slid.unders = []
+    this.slid.side = this.slid.at = null
+  }
+
+  /** After the last pass: nothing may be left in front. */
+  end(): void {
+    if (this.held || this.aside.length > 0) throw new MoveError('move.not-continued')
   }
 
   get lastPoint(): Point | null {
@@ -101,17 +139,18 @@ export class ThreadState {
     if (from >= 0)
       this.log.add({ side: 'back', kind: 'straight', from, to: hole, way: [this.log.at3(from), this.log.at3(hole)], context, label: null }, this.settings)
     this.lastHole = hole
+    this.lies = false
     this.way = [this.log.at3(hole)]
     if (how.wraps > 0) this.knotHere(how.wraps, hole, context)
   }
 
   down(at: Point, how: { readonly loose: boolean; readonly split: ThreadReference | null; readonly plunge: boolean }, context: MoveContext): void {
     const way = this.way
-    if (!way) throw new MoveError('move.already-behind')
+    if (!way) throw new MoveError(this.aside.length > 0 ? 'move.not-continued' : 'move.already-behind')
     const from = this.lastHole
     const hole = this.log.makeHole(at, 'down', context, this.settings)
     // A labelled leg that has slid under something begins the way anew, away from its hole: it is held there.
-    const atItsHole = way.length === 1 && distance(way[0] as Point, this.log.holes[from] as Point) < HERE_MM
+    const atItsHole = !this.lies && way.length === 1 && distance(way[0] as Point, this.log.holes[from] as Point) < HERE_MM
     if (this.log.sameHole(from, hole) && atItsHole && !how.loose && !this.winding) {
       this.fault('pulled-through', at, context, 'move.down-same-hole')
     }
@@ -155,8 +194,10 @@ export class ThreadState {
     this.padMm += heightMm
   }
 
-  hold(): void {
+  /** What has a name lies as it is, under whatever is worked while it waits. */
+  hold(context: MoveContext): void {
     this.inFront('move.nothing-to-hold')
+    if (context.label !== null) this.cutWay(context)
     this.held = true
   }
 
@@ -203,12 +244,15 @@ export class ThreadState {
     const way = this.way
     if (!way || way.length < 2) return
     this.addWay(this.lastHole, this.lastHole, way, context, true)
+    this.lies = true
     this.way = [way[way.length - 1] as Point3]
   }
 
   /** The way in front as one curve, cut where it goes under something. */
   private addWay(from: number, to: number, given: readonly Point3[], context: MoveContext, endsHere = false): void {
     const { unders } = this.slid
+    // Down where it lies already: nothing is added.
+    if (unders.length === 0 && lengthOf(given) < HERE_MM) return
     this.slid.unders = []
     const way = this.padMm > 0 && given.length === 2 ? lifted(given, this.padMm) : given
     if (unders.length === 0) {

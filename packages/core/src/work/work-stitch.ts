@@ -138,6 +138,11 @@ class Worker implements Hand {
         if (more > 0) effort.motions[motion] = (effort.motions[motion] ?? 0) + more
       }
     }
+    try {
+      this.thread.end()
+    } catch (thrown) {
+      return failure(this.problem(thrown, ['passes', all.length - 1]))
+    }
     if (!this.fitted) return failure(error('work.nothing', [], { stitch: this.work.document.name }))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count

@@ -10,6 +10,10 @@ const laid = (name: string, thread: 'main' | 'padding' = 'main'): Pass => ({
   repeat: [{ up: [0, 0] }, { lay: [0, 'U'] }, { down: ['U', 0], plunge: true, as: 'laid' }],
 })
 
+/** Laid and left in its needle while it is tied; then its end is taken to the back. */
+const held: Pass = { ...laid('laid thread'), repeat: [{ up: [0, 0] }, { lay: [0, 'U'] }, { hold: true, as: 'laid' }] }
+const plunged: Pass = { name: 'end of the laid thread', continues: true, place: { whole: true }, repeat: [{ down: ['U', 0], plunge: true }] }
+
 /** Drawn in at every tie and out between them. */
 const waved = (name: string, sign: '' | '-'): Pass => ({
   name,
@@ -54,7 +58,7 @@ export const moreLines: readonly StitchDocument[] = [
     family: 'laid',
     guide: ['line'],
     parameters: { P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 6 } },
-    passes: [laid('laid'), { name: 'ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(0.5*W+0.08)') }],
+    passes: [held, { name: 'ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(0.5*W+0.08)') }, plunged],
     corner: 'through',
     marks: 'every-hole',
     practice: { kind: 'line', lengthMm: 96 },
