@@ -8,7 +8,7 @@ import { surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
 import { type Drawing, type DrawingItem, drawStep, drawThread, lookOf, moveItems, scaleItems, writeSvg } from '@lemmata/core/drawing'
 import { roleThreads, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
-import { practiceFor, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
+import { practiceFor, practiceGuide, type PracticeGuide, shortenedPractice } from '@lemmata/core/guide'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { layAlone, newSampler } from '@lemmata/core/sampler'
 import { wrapText } from '@lemmata/core/sheets'
@@ -30,7 +30,8 @@ const RESULT = { widthMm: 34, heightMm: 15 }
 export function gallery(_: unknown, options: Readonly<Record<string, string>>): Result<Answer> {
   const folder = options.out
   if (folder === undefined) return failure(error('cli.no-folder', []))
-  const chosen = LIBRARY
+  const chosen = options.stitch === undefined ? LIBRARY : LIBRARY.filter((one) => one.id === options.stitch)
+  if (chosen.length === 0) return failure(error('cli.no-stitch', [], { stitch: options.stitch ?? '' }))
   mkdirSync(folder, { recursive: true })
   const problems: Problem[] = []
   const pages: string[] = []
@@ -57,10 +58,19 @@ export function gallery(_: unknown, options: Readonly<Record<string, string>>): 
 }
 
 function tryOut(document: StitchDocument, variant: string | undefined): Result<WorkedExercise> {
-  const practice = shortenedPractice(document.practice ?? practiceFor(document))
+  const practice = shortenedPractice(practiceOf(document, variant))
   const guide = practiceGuide(practice, 0, 0, practice.kind === 'line' || practice.kind === 'band' ? RESULT.widthMm - 4 : 60)
   const exercise = { id: 'shown', name: document.name, stitch: document.id, ...(variant === undefined ? {} : { variant }) }
   return workExercise(layAlone(exercise, guide), { ...surroundingsOf(newSampler('Gallery')), stitches: [document] })
+}
+
+/** A version may be for another kind of guide. */
+function practiceOf(document: StitchDocument, variant: string | undefined): PracticeGuide {
+  const version = variant === undefined ? undefined : document.variants?.[variant]
+  if (version?.practice) return version.practice
+  const kinds = version?.guide ?? (version?.when?.guide === undefined ? undefined : [version.when.guide])
+  const usual = document.practice ?? practiceFor(document)
+  return kinds === undefined || kinds.includes(usual.kind) ? usual : practiceFor({ ...document, guide: kinds })
 }
 
 function pageOf(done: WorkedExercise, hand: Hand, cloth: string): Result<Drawing> {

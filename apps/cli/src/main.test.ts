@@ -1,6 +1,6 @@
 /** The command as it is called, on files and standard input. */
 import { execFileSync, spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -92,6 +92,26 @@ describe('lemmata', () => {
     expect(lemmata(['sheet', '-', '--out', file, '--page', 'letter', '--hand', 'left', '--lesson', 'l5'], demo).status).toBe(0)
     expect(readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-')
     expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toContain('For the left hand')
+  })
+
+  it('gallery: a page for every stitch and version, for both hands, and a list of them', () => {
+    const pages = join(folder, 'gallery')
+    const { status, out } = lemmata(['gallery', '--out', pages, '--stitch', 'stem-stitch'])
+    expect(out).toMatch(/^4 pages in /)
+    expect(status).toBe(0)
+    expect(readdirSync(pages).sort()).toEqual([
+      'index.html',
+      'stem-stitch--outline-left.svg',
+      'stem-stitch--outline.svg',
+      'stem-stitch-left.svg',
+      'stem-stitch.svg',
+    ])
+    const page = readFileSync(join(pages, 'stem-stitch-left.svg'), 'utf8')
+    const words = [...page.matchAll(/>([^<]+)<\/text>/g)].map(([, text]) => text).join(' ')
+    expect(words).toContain('Left hand.')
+    expect(words).toContain('with your right thumb')
+    expect(lemmata(['gallery']).err).toMatch(/Say into which folder/)
+    expect(lemmata(['gallery', '--out', pages, '--stitch', 'moon-stitch']).err).toMatch(/no stitch "moon-stitch"/)
   })
 
   it('stitch: a document of one\u2019s own is checked, worded and rated', () => {

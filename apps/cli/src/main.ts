@@ -8,7 +8,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
 
   stitches        the library of stitches
   stitch FILE     a stitch document checked: steps, motions, difficulty
-  gallery --out FOLDER
+  gallery --out FOLDER [--stitch ID]
                   every stitch and version as a page to look at: results, steps, both hands
   work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
   fit FILE        thread, strands, needles and lengths that go together
@@ -74,7 +74,7 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
-const OPTIONS = ['out', 'into', 'page', 'hand', 'lesson', 'class', 'learner']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []
@@ -110,6 +110,7 @@ function readInput(file: string | null): string | null {
 const CLI_SENTENCES: Sentences = {
   'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
+  'cli.no-stitch': ({ stitch }, say) => `The library has no stitch "${say(stitch)}". "lemmata stitches" lists them.`,
   'cli.no-folder': 'Say into which folder the pages go: --out gallery',
   'cli.no-learner': ({ learner, known }, say) => {
     const ids = known as readonly string[]

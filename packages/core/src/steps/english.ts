@@ -93,6 +93,8 @@ function whereIn(where: Where): string {
       return 'on the ring'
     case 'vein':
       return 'on the vein'
+    case 'past-vein':
+      return 'just past the vein'
     case 'inside':
       return 'inside the ring'
     case 'outside':

@@ -10,7 +10,7 @@ export type Side = 'up' | 'down' | 'left' | 'right'
 
 /** Where a hole lies, by something that can be seen. */
 export type Where =
-  | { readonly at: 'line' | 'middle-line' | 'centre' | 'rim' | 'vein' | 'inside' | 'outside' | 'stitch-end' | 'base' }
+  | { readonly at: 'line' | 'middle-line' | 'centre' | 'rim' | 'vein' | 'past-vein' | 'inside' | 'outside' | 'stitch-end' | 'base' }
   | { readonly at: 'beside-line' | 'rail' | 'inside-rail'; readonly side: Side }
   | { readonly at: 'edge' | 'corner'; readonly side: Direction }
   | { readonly at: 'beside' | 'ahead-of' | 'level-with'; readonly hole: number }

@@ -6,7 +6,8 @@ import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
 import type { Hand } from './hand.ts'
 import { drawnOut, type Needle, NOTHING_IN_HAND, passed, type Pose, sewn, stabbed, woundHalfOut, woundInAir, woundUpright } from './pose.ts'
-import { keptSide, passWay } from './say.ts'
+import { passWay } from './pass-way.ts'
+import { keptSide } from './say.ts'
 import type { Looking } from './where.ts'
 
 export interface Posing {

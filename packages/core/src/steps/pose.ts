@@ -114,7 +114,7 @@ export function sewn({ from: A, entry: P, exit: Q, loops, kept, pointWidths, rig
   // Where the needle goes on away from it, the thread follows it.
   if (!loops && !kept && dot(minus(P, A), u) > 0.5 * distance(A, P)) {
     const bow = normalToward(u, { x: 0, y: 1 }, right)
-    return { ...NOTHING_IN_HAND, needle, loose: [[A, plus(half(A, behindEye), bow, 2.5 * W), behindEye, eye]] }
+    return { ...NOTHING_IN_HAND, needle, loose: [[A, plus(plus(A, bow, 3.5 * W), u, 1.2 * W), plus(plus(eye, bow, 3.5 * W), u, -1.2 * W), behindEye, eye]] }
   }
   const b = Math.max(0.4 * distance(A, P), 6 * W)
   const H = plus(half(A, P), n, b)

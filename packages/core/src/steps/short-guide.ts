@@ -56,7 +56,7 @@ export function shortGuide(request: Shown): ReadGuide | null {
     const long = parameters.get('L')?.value
     if (cuts && long !== undefined) {
       const read = readGuide(practiceGuide({ kind: 'shape', outline: 'rectangle', widthMm: 1.4 * long, heightMm: SHOWN_ROWS * long }, 0, 0, 80))
-      return read.ok ? read.value : null
+      return read.ok ? upright(read.value) : null
     }
     // Small enough that its stitches are seen one by one, and worked within a frame.
     const inRows = document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows)
@@ -82,6 +82,18 @@ export function shortGuide(request: Shown): ReadGuide | null {
 export function isAlongShape({ passes, rows }: Pick<StitchWork['document'], 'passes' | 'rows'>): boolean {
   const place = passes[0]?.place
   return !rows && place !== undefined && 'along' in place && place.along.of === undefined && !place.along.rows
+}
+
+/** Its stitches run away from the learner and back, and that is drawn. */
+function upright(guide: ReadGuide): ReadGuide {
+  const box = guide.kind === 'shape' ? boxOf(guide.outline.points) : null
+  if (guide.kind !== 'shape' || !box) return guide
+  const middle = (box.left + box.right) / 2
+  const direction = measurePath([
+    { x: middle, y: box.top },
+    { x: middle, y: box.bottom },
+  ])
+  return direction ? { ...guide, directions: [direction] } : guide
 }
 
 /** The vein is drawn, for it is worked to. */

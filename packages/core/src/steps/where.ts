@@ -61,8 +61,10 @@ export function whereOnGuide(at: Point, looking: Looking): Where | null {
       return guide.width.kind === 'outline' ? { at: 'edge', side } : { at: 'rail', side }
     }
     case 'shape': {
-      if (guide.vein && nearestPlace(guide.vein, at).distance < Math.max(ON_VEIN_MM, widthMm)) return { at: 'vein' }
-      if (nearestPlace(guide.outline, at).distance > Math.max(ON_EDGE_MM, widthMm)) return null
+      const toVein = guide.vein ? nearestPlace(guide.vein, at).distance : Number.POSITIVE_INFINITY
+      if (toVein < Math.max(ON_LINE_MM, ON_LINE_WIDTHS * widthMm)) return { at: 'vein' }
+      if (nearestPlace(guide.outline, at).distance > Math.max(ON_EDGE_MM, widthMm))
+        return toVein < Math.max(2 * ON_VEIN_MM, 2.2 * widthMm) ? { at: 'past-vein' } : null
       return { at: 'edge', side: outwardAt(guide.outline, at, looking) }
     }
     case 'spots': {

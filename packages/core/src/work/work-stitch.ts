@@ -123,11 +123,7 @@ class Worker implements Hand {
       if (this.guide !== piece) this.thread.log.forgetLabels()
       this.guide = piece
       this.role = pass.pass.thread ?? MAIN_ROLE
-      try {
-        this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
-      } catch (thrown) {
-        return failure(this.problem(thrown, ['passes', index, 'place']))
-      }
+      this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
       const before = { repeats: this.repeats, counts: new Map(this.thread.log.counts) }
       const problems = this.pass(pass, index)
       if (problems.length > 0) return failure(...problems)
@@ -138,11 +134,8 @@ class Worker implements Hand {
         if (more > 0) effort.motions[motion] = (effort.motions[motion] ?? 0) + more
       }
     }
-    try {
-      this.thread.end()
-    } catch (thrown) {
-      return failure(this.problem(thrown, ['passes', all.length - 1]))
-    }
+    const left = this.tried(() => this.thread.end(), ['passes', all.length - 1])
+    if (left) return failure(left)
     if (!this.fitted) return failure(error('work.nothing', [], { stitch: this.work.document.name }))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
@@ -158,6 +151,15 @@ class Worker implements Hand {
       efforts,
       repeats: this.repeats,
     })
+  }
+
+  private tried(what: () => void, path: readonly (string | number)[]): Problem | null {
+    try {
+      what()
+      return null
+    } catch (thrown) {
+      return this.problem(thrown, path)
+    }
   }
 
   private pass(pass: CompiledPass, passIndex: number): readonly Problem[] {
@@ -286,12 +288,7 @@ class Worker implements Hand {
         }
       }
     }
-    try {
-      this.thread.finish()
-    } catch (thrown) {
-      return this.problem(thrown, ['passes', passIndex, closing ? 'close' : 'end'])
-    }
-    return null
+    return this.tried(() => this.thread.finish(), ['passes', passIndex, closing ? 'close' : 'end'])
   }
 
   private move(move: CompiledMove, made: MoveRef): void {
