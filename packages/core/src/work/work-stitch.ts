@@ -302,8 +302,7 @@ class Worker implements Hand {
     const [outer, made] = [this.frame, this.made]
     this.frame = frame
     for (const move of moves) this.move(move, { ...made, inner: move.inner })
-    this.frame = outer
-    this.made = made
+    ;[this.frame, this.made] = [outer, made]
   }
 
   context({ as }: CompiledMove, direction: Point): MoveContext {
