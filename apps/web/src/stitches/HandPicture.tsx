@@ -25,15 +25,17 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
   const { shown, step } = state
+  // Behind the cloth it changes from step to step.
+  const drawn = side === 'front' ? state.moment : step
   useEffect(() => {
-    if (!shown.ok || !step || width === 0 || !ref.current) return
+    if (!shown.ok || !drawn || width === 0 || !ref.current) return
     const unit = width / CARD_MM
     const context = prepareCanvas(ref.current, width, heightMm * unit)
     if (!context) return
     context.scale(unit, unit)
     const picture = {
       demonstration: shown.value,
-      step,
+      step: drawn,
       look: lookOf(done.assigned),
       widthMm: CARD_MM,
       heightMm,
@@ -42,7 +44,7 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
       numberMm: Math.max(NUMBER_MM, LEAST_NUMBER_PX / unit),
     }
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
-  }, [shown, step, width, done, clothHex, side, heightMm])
+  }, [shown, drawn, width, done, clothHex, side, heightMm])
   const label = side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
   return <canvas ref={ref} role="img" aria-label={label} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
 }

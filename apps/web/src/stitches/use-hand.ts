@@ -1,23 +1,30 @@
-/** Stepping through a stitch's moves: which move, playing or not, how fast, which hand. */
+/** Stepping through a stitch: which step and which moment of it, playing or not, how fast, which hand. */
 import { roleThreads, type WorkedExercise } from '@lemmata/core/exercise'
-import { demonstrate, type Hand as HandSide } from '@lemmata/core/steps'
+import { demonstrate, type Hand as HandSide, momentAt, secondsOf, type Step } from '@lemmata/core/steps'
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useState } from 'react'
 
 export type Speed = 'slow' | 'usual' | 'quick'
-const STEP_MS: Readonly<Record<Speed, number>> = { slow: 3200, usual: 1600, quick: 700 }
+/** So many times as long as a hand takes. */
+const TIMES: Readonly<Record<Speed, number>> = { slow: 2, usual: 1, quick: 0.45 }
+/** A finished step is looked at for so long before the next begins, ms. */
+const REST_MS = 700
+
+const prefersStill = (): boolean => typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches
 
 export function useHand(done: WorkedExercise, leftFirst = false) {
   const [hand, setHand] = useState<HandSide>(leftFirst ? 'left' : 'right')
   const [speed, setSpeed] = useState<Speed>('usual')
   const [index, setIndex] = useState(0)
   const [playing, setPlaying] = useState(false)
+  /** Of the step, 1 as its picture shows it. */
+  const [share, setShare] = useState(1)
   const { assigned } = done
   const { document, parameters, materials, variant } = assigned
   const shown = useMemo(
     () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand }),
     [document, parameters, materials, assigned, hand],
   )
-  const steps = shown.ok ? shown.value.steps : []
+  const steps = shown.ok ? shown.value.steps : NO_STEPS
   const last = Math.max(0, steps.length - 1)
   const at = Math.min(index, last)
   const go = useCallback((by: number) => setIndex((before) => Math.min(Math.max(0, Math.min(before, last) + by), last)), [last])
@@ -26,13 +33,39 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
     setPlaying(false)
   }, [document.id, variant])
   useEffect(() => {
-    if (!playing) return
-    const timer = setTimeout(() => {
-      if (at >= last) setPlaying(false)
-      else go(1)
-    }, STEP_MS[speed])
-    return () => clearTimeout(timer)
-  }, [playing, at, last, go, speed])
+    const step = steps[at]
+    if (!playing || !step) {
+      setShare(1)
+      return
+    }
+    const lastsMs = 1000 * secondsOf(step) * TIMES[speed]
+    let timer: ReturnType<typeof setTimeout> | undefined
+    let frame = 0
+    const rest = (): void => {
+      setShare(1)
+      timer = setTimeout(() => (at >= last ? setPlaying(false) : go(1)), REST_MS * TIMES[speed])
+    }
+    // Where motion is not wanted it steps, as long as it would have moved.
+    if (prefersStill()) timer = setTimeout(rest, lastsMs)
+    else {
+      let begun: number | null = null
+      const next = (now: number): void => {
+        begun ??= now
+        const share = (now - begun) / lastsMs
+        if (share >= 1) rest()
+        else {
+          setShare(share)
+          frame = requestAnimationFrame(next)
+        }
+      }
+      setShare(0)
+      frame = requestAnimationFrame(next)
+    }
+    return () => {
+      clearTimeout(timer)
+      cancelAnimationFrame(frame)
+    }
+  }, [playing, at, last, go, speed, steps])
   const play = useCallback(() => {
     setIndex((before) => (before >= last ? 0 : before))
     setPlaying((before) => !before)
@@ -47,7 +80,10 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
     else return
     event.preventDefault()
   }
-  return { hand, setHand, speed, setSpeed, at, last, steps, step: steps[at], shown, go, setIndex, playing, play, onKey }
+  const moment = shown.ok ? momentAt(shown.value, at, share) : null
+  return { hand, setHand, speed, setSpeed, at, last, steps, step: steps[at], moment, shown, go, setIndex, playing, play, onKey }
 }
+
+const NO_STEPS: readonly Step[] = []
 
 export type HandState = ReturnType<typeof useHand>

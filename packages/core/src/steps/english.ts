@@ -172,7 +172,7 @@ export const ENGLISH: PhraseTable = {
   },
   straight: ({ from, to, split, tie, over }) => {
     const start = split ? `Come up ${at(from)}, through the end of a stitch, splitting it` : from.again ? `Come up again ${at(from)}` : `Come up ${at(from)}`
-    return tidy(`${start}; go down ${to.again ? 'again ' : ''}${at(to)}${tie ? `, over the ${nounOf(over)}` : ''}.`)
+    return tidy(`${start}; go down ${to.again ? 'again ' : ''}${at(to)}${tie ? `, ${tie === 'slanting' ? 'slanting ' : ''}over the ${nounOf(over)}` : ''}.`)
   },
   sew: ({ in: entry, out, split }) =>
     `In ${entry.again ? 'again ' : ''}${at(entry)}; out ${out.again ? 'again ' : ''}${at(out)}${split ? ', splitting the stitch' : ''}.`,

@@ -182,7 +182,8 @@ function shapedOnce(moves: readonly SurfaceMove[]): readonly SurfaceMove[] {
   return others.length > 0 ? others : moves.slice(-1)
 }
 
-function moveOf(document: StitchDocument, { pass: index, block, list, move, inner }: MoveRef): Move | null {
+/** The move of the document by which something was made. */
+export function moveOf(document: StitchDocument, { pass: index, block, list, move, inner }: MoveRef): Move | null {
   const pass = document.passes[index]
   if (!pass) return null
   const moves = block === 'repeat' ? cycleOf(pass)[list] : pass[block]

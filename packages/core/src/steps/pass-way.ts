@@ -36,7 +36,7 @@ function onwardAt(at: Point, { guide }: Looking): Point {
 }
 
 /** Direction of the thread that lies nearest to a place, among those that are passed; a unit vector. */
-function passedThread(at: Point, labels: readonly string[], segments: readonly Segment[], pass: number): Point | null {
+export function passedThread(at: Point, labels: readonly string[], segments: readonly Segment[], pass: number): Point | null {
   let best: { readonly gap: number; readonly way: Point } | null = null
   for (const segment of segments) {
     if (segment.label === null || !labels.includes(segment.label) || segment.made.pass > pass) continue

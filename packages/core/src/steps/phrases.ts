@@ -33,7 +33,14 @@ export type Noun = string
 export type Phrase =
   | { readonly key: 'up'; readonly hole: SaidHole; readonly begins: boolean; readonly split: boolean }
   | { readonly key: 'down'; readonly hole: SaidHole; readonly how: 'plain' | 'beside' | 'over-loop' | 'tie' | 'plunge' | 'split'; readonly last: boolean }
-  | { readonly key: 'straight'; readonly from: SaidHole; readonly to: SaidHole; readonly split: boolean; readonly tie: boolean; readonly over: Noun }
+  | {
+      readonly key: 'straight'
+      readonly from: SaidHole
+      readonly to: SaidHole
+      readonly split: boolean
+      readonly tie: 'square' | 'slanting' | null
+      readonly over: Noun
+    }
   | { readonly key: 'sew'; readonly in: SaidHole; readonly out: SaidHole; readonly split: boolean }
   | { readonly key: 'points'; readonly direction: Direction }
   | { readonly key: 'keep'; readonly side: Side | 'outer' | 'inner'; readonly hand: Hand }

@@ -1,13 +1,14 @@
 /** What is said of what is shown: phrases in the order act, thread, pull, what it is now; each only when it is new or matters. */
 import { boxOf, distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
 import type { Move, StitchDocument } from '../notation/index.ts'
-import type { Hole, Segment, WorkedStitch } from '../work/index.ts'
+import type { Hole, WorkedStitch } from '../work/index.ts'
 import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
 import type { Hand } from './hand.ts'
 import { otherHand } from './hand.ts'
 import type { Phrase, SaidHole, Where } from './phrases.ts'
-import { awayFrom, enteredFrom } from './pass-way.ts'
+import { holeAt, moveOfHole, previousHole, woundAt } from './holes-of.ts'
+import { awayFrom, enteredFrom, passedThread } from './pass-way.ts'
 import { directionOf, type Looking, sideOf, wayOf, whereAlong, whereOnGuide } from './where.ts'
 
 export interface Saying {
@@ -82,17 +83,29 @@ const isSplit = (move: Move | null): boolean => move !== null && ('up' in move |
 
 function straightPhrase(up: Happening, down: Happening, saying: Saying): Phrase {
   const tied = down.made.inner !== null ? labelTied(down, saying) : null
+  const over = tied ?? laidBelow(saying, down) ?? 'thread'
+  const ties = tied !== null || isAcross(up, down, saying)
   return {
     key: 'straight',
     from: saidHole(up, saying),
     to: saidHole(down, saying),
     split: isSplit(up.move),
-    tie: tied !== null || isAcross(up, down, saying),
-    over: tied ?? laidBelow(saying, down) ?? 'thread',
+    tie: ties ? (slants(up, down, over, saying) ? 'slanting' : 'square') : null,
+    over,
   }
 }
 
-/** A stitch of a later pass, short and square over what an earlier one laid. */
+/** Of a right angle so much is still square, rad. */
+const SQUARE_RAD = 0.25
+
+function slants(up: Happening, down: Happening, label: string, saying: Saying): boolean {
+  const [from, to] = [holeAt(up, saying), holeAt(down, saying)]
+  const below = passedThread({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, [label], saying.worked.segments, down.made.pass)
+  const long = distance(from, to)
+  if (!below || long < 1e-6) return false
+  return Math.abs(((to.x - from.x) * below.x + (to.y - from.y) * below.y) / long) > Math.sin(SQUARE_RAD)
+}
+
 /** A needle that goes in on one side of the line and comes out on the other. */
 function isSquare(entry: Point, exit: Point, { guide }: Looking): boolean {
   if (guide.kind !== 'line') return false
@@ -113,6 +126,7 @@ function lengthPhrases(up: Happening, down: Happening, saying: Saying): readonly
   return most > 1.15 * least ? [{ key: 'length', long: long > (least + most) / 2 }] : []
 }
 
+/** A stitch of a later pass, short and across what an earlier one laid. */
 function isAcross(up: Happening, down: Happening, saying: Saying): boolean {
   const { guide, advanceMm } = saying.looking
   if (down.made.pass === 0 || guide.kind !== 'line' || guide.centre) return false
@@ -316,30 +330,4 @@ function isBeside(down: Happening, saying: Saying): boolean {
   if (before === null) return false
   const gap = distance(saying.worked.holes[before] as Hole, holeAt(down, saying))
   return gap > 1e-6 && gap < BESIDE_WIDTHS * saying.looking.widthMm
-}
-
-function woundAt({ hole }: Happening, { worked }: Saying): Segment | undefined {
-  return worked.segments.find((segment) => segment.to === hole && segment.turns > 0)
-}
-
-const holeAt = ({ hole }: Happening, { worked }: Pick<Saying, 'worked'>): Point => worked.holes[hole ?? 0] ?? { x: 0, y: 0 }
-
-function previousHole({ hole }: Happening, { worked }: Pick<Saying, 'worked'>): number | null {
-  if (hole === null || hole === 0) return null
-  const [before, here] = [worked.holes[hole - 1] as Hole, worked.holes[hole] as Hole]
-  return before.made.pass === here.made.pass ? hole - 1 : null
-}
-
-function moveOfHole(index: number, { worked, document }: Saying): Move | null {
-  const { made } = worked.holes[index] as Hole
-  const pass = document.passes[made.pass]
-  if (!pass) return null
-  const lists =
-    made.block === 'repeat'
-      ? Array.isArray(pass.repeat[0])
-        ? (pass.repeat as readonly (readonly Move[])[])
-        : [pass.repeat as readonly Move[]]
-      : [pass[made.block] ?? []]
-  const outer = lists[made.block === 'repeat' ? made.list : 0]?.[made.move] ?? null
-  return outer && 'each' in outer && made.inner !== null ? (outer.moves[made.inner] ?? null) : outer
 }

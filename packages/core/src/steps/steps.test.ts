@@ -1,30 +1,13 @@
 /** Steps and their sentences: of every stitch of the library, and some worked in the head. */
 import { describe, expect, it } from 'vitest'
-import { surroundingsOf } from '../assign/index.ts'
-import { roleThreads } from '../exercise/index.ts'
 import type { Point } from '../geometry/index.ts'
-import { practiceFor, practiceGuide } from '../guide/index.ts'
-import { newSampler } from '../sampler/index.ts'
+import { workStitch } from '../work/index.ts'
+import type { Phrase, SaidHole } from './phrases.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { sentenceOf, workAlone } from '../testing/index.ts'
-import { type Demonstration, demonstrate, type Hand, type Step, stepSentence } from './index.ts'
+import { type Hand, type Step, stepSentence } from './index.ts'
+import { around, requestOf, shownOf } from './shown-of.ts'
 
-const around = surroundingsOf(newSampler('Steps'))
-const known = new Map<string, Demonstration>()
-
-function shownOf(id: string, hand: Hand = 'right'): Demonstration {
-  const before = known.get(`${id} ${hand}`)
-  if (before) return before
-  const document = LIBRARY.find((one) => one.id === id)
-  if (!document) throw new Error(id)
-  const worked = workAlone({ id: 'e', name: id, stitch: id, guide: practiceGuide(document.practice ?? practiceFor(document), 60, 60, 80) }, around)
-  if (!worked.ok) throw new Error(`${id}: ${sentenceOf(worked.problems)}`)
-  const { document: whole, parameters, materials } = worked.value.assigned
-  const shown = demonstrate({ document: whole, parameters, materials, threads: roleThreads(worked.value.assigned), hand })
-  if (!shown.ok) throw new Error(`${id}: ${sentenceOf(shown.problems)}`)
-  known.set(`${id} ${hand}`, shown.value)
-  return shown.value
-}
 const sentences = (id: string, hand: Hand = 'right', count = 6): string[] =>
   shownOf(id, hand)
     .steps.slice(0, count)
@@ -123,6 +106,75 @@ describe('every stitch of the library', () => {
       expect(Math.hypot(exit.x - out.x, exit.y - out.y), `step ${number}, out`).toBeLessThan(1e-6)
     }
   })
+})
+
+/** What a learner does who has only the phrases: holes by their number, and what is passed between them. */
+function played(phrases: readonly Phrase[], halfOut: { is: boolean }): readonly string[] {
+  const hole = (move: 'up' | 'down', { number }: SaidHole): string => `${move} ${number ?? 'end'}`
+  return phrases.flatMap((phrase): string[] => {
+    switch (phrase.key) {
+      case 'up':
+        return [hole('up', phrase.hole)]
+      case 'down':
+        return [hole('down', phrase.hole)]
+      case 'straight':
+        return [hole('up', phrase.from), hole('down', phrase.to)]
+      case 'sew':
+        return [hole('down', phrase.in), hole('up', phrase.out)]
+      case 'half-out':
+        halfOut.is = true
+        return [hole('down', phrase.in), hole('up', phrase.out)]
+      case 'wind-in':
+        return phrase.how === 'cast' ? [] : [hole('down', phrase.hole)]
+      case 'wind-through':
+        if (!halfOut.is && phrase.how !== 'cast') return []
+        halfOut.is = false
+        return [hole('down', phrase.hole)]
+      case 'pass':
+        return [phrase.over ? 'over' : 'under']
+      case 'weave':
+        return [...phrase.ways]
+      default:
+        return []
+    }
+  })
+}
+
+describe('worked from the words', () => {
+  it.each(ALL.flatMap(([id]) => [[id, 'right'] as const, [id, 'left'] as const]))(
+    '%s, %s hand: the same holes in the same order, over and under the same, up to where it repeats',
+    (id, hand) => {
+      const { document, request } = requestOf(id)
+      const shown = shownOf(id, hand)
+      const worked = workStitch({ ...request, document, guide: shown.guide, leftHand: false })
+      if (!worked.ok) throw new Error(sentenceOf(worked.problems))
+      const { holes, surfaceMoves } = worked.value
+      for (const pass of new Set(shown.steps.map((step) => step.pass))) {
+        const steps = shown.steps.filter((step) => step.pass === pass)
+        const group = steps.findIndex((step) => step.moment === 'group')
+        const halfOut = { is: false }
+        const said = steps.slice(0, group < 0 ? steps.length : group).flatMap((step) => played(step.said, halfOut))
+        // The number that the words give to a hole, by where it was made.
+        const numbers = new Map(shown.holes.map(({ x, y, number }) => [`${x.toFixed(3)} ${y.toFixed(3)}`, number]))
+        const nameOf = (at: Point): string => {
+          const seen = shown.seen({ x: at.x, y: at.y })
+          return String(numbers.get(`${seen.x.toFixed(3)} ${seen.y.toFixed(3)}`) ?? 'end')
+        }
+        const made = [
+          ...holes.map((hole, index) => ({ pass: hole.made.pass, at: index, order: 1, name: `${hole.move} ${nameOf(hole)}` })),
+          ...surfaceMoves.flatMap(({ kind, afterHole, made: { pass: own } }, index) =>
+            kind === 'under' || kind === 'over' ? [{ pass: own, at: afterHole, order: 2 + index, name: kind }] : [],
+          ),
+        ]
+          .filter((one) => one.pass === pass)
+          .sort((a, b) => a.at - b.at || a.order - b.order)
+          .map((one) => one.name)
+        // What only cuts has no holes.
+        expect(said.length > 0, `pass ${pass + 1}`).toBe(made.length > 0)
+        expect(made.slice(0, said.length), `pass ${pass + 1}`).toEqual(said)
+      }
+    },
+  )
 })
 
 describe('which way a picture lies', () => {
