@@ -186,6 +186,17 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await page.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
   })
   say('the wall complete, looked at again', `${again} ms; at most 2000 ms`)
+  // The hand, while it moves, beside an empty page.
+  const still = await context.newPage()
+  const emptyAgain = await still.evaluate(frames, 90)
+  await still.close()
+  await page.bringToFront()
+  for (const stitch of ['chain-stitch', 'palestrina-knot', 'satin-stitch']) {
+    await page.locator(`[data-stitch="${stitch}"]`).click()
+    await page.getByRole('button', { name: 'Play', exact: true }).click()
+    report(`the hand, ${stitch}`, await page.evaluate(frames, 150), emptyAgain)
+    await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  }
   // Come to from another stage, as one does: it was painted beforehand, while nothing else was to be done.
   const fresh = await chrome.newContext({ viewport: { width: 1280, height: 800 }, storageState: await context.storageState() })
   const from = await fresh.newPage()

@@ -124,6 +124,22 @@ test('another stitch is allowed with its own strands and needle; a trial is note
   await expect(page.getByTestId('exercise-card').getByText(/even, a little tight/)).toBeVisible()
 })
 
+test('the hand moves while it plays and stands still when stopped; where motion is not wanted it steps', async ({ page }) => {
+  await page.locator('[data-stitch="chain-stitch"]').click()
+  const hand = page.getByRole('region', { name: 'Chain stitch, step by step' })
+  const front = hand.getByRole('img', { name: /^Front of the cloth/ })
+  await expect(front).toHaveAttribute('data-moving', 'false')
+  await hand.getByRole('button', { name: 'Play', exact: true }).click()
+  await expect(front).toHaveAttribute('data-moving', 'true')
+  await expect(hand.getByText(/^step 2 of/)).toBeVisible({ timeout: 20_000 })
+  await hand.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(front).toHaveAttribute('data-moving', 'false')
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await hand.getByRole('button', { name: 'Play', exact: true }).click()
+  await expect(hand.getByText(/^step 3 of/)).toBeVisible({ timeout: 20_000 })
+  await expect(front).toHaveAttribute('data-moving', 'false')
+})
+
 test('another version is shown by the hand and taught; its pins are counted on the card', async ({ page }) => {
   await page.getByLabel('Find a stitch').fill('picot')
   await page.getByRole('button', { name: /^Woven picot, worked/ }).click()

@@ -46,5 +46,5 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
   }, [shown, drawn, width, done, clothHex, side, heightMm])
   const label = side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
-  return <canvas ref={ref} role="img" aria-label={label} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
+  return <canvas ref={ref} role="img" aria-label={label} data-moving={side === 'front' && state.moving} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
 }

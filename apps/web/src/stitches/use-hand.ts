@@ -81,7 +81,7 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
     event.preventDefault()
   }
   const moment = shown.ok ? momentAt(shown.value, at, share) : null
-  return { hand, setHand, speed, setSpeed, at, last, steps, step: steps[at], moment, shown, go, setIndex, playing, play, onKey }
+  return { hand, setHand, speed, setSpeed, at, last, steps, step: steps[at], moment, moving: share < 1, shown, go, setIndex, playing, play, onKey }
 }
 
 const NO_STEPS: readonly Step[] = []
