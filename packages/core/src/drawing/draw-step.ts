@@ -55,7 +55,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
       detail: picture.detail,
       cloth: picture.cloth,
       pixelsPerMm: scale * 8,
-      patches: demonstration.patches.filter((patch) => patch.sequence <= step.sequence),
+      patches: demonstration.patches.slice(0, step.patches),
     }),
   )
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }

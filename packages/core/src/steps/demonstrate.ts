@@ -49,6 +49,8 @@ export interface Step {
   readonly takes: boolean
   /** Segments with a sequence up to this one have been made. */
   readonly sequence: number
+  /** So many patches of the ground have been made: felt laid, cloth opened, threads drawn out. */
+  readonly patches: number
   /** Thread led on the surface and not yet taken to the back, as it lies over and under what it has passed. */
   readonly inHand: readonly Segment[]
   readonly pose: Pose
@@ -93,6 +95,7 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
   // Where there is one thread, it is in the needle already.
   const several = rolesOf(document).length > 1
   const passes = document.passes.length
+  const patches = patchesMade(gestures)
   const starts = new Map<number, number>()
   for (const gesture of gestures) if (!starts.has(gesture.pass)) starts.set(gesture.pass, sequences.get(gesture)?.before ?? 0)
   let known: readonly number[] = []
@@ -141,6 +144,7 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       thread: gesture.thread,
       takes: before ? before.thread !== gesture.thread && !goesOn : several,
       sequence: isBefore(one) ? made.before : made.after,
+      patches: patches.get(last) ?? 0,
       inHand: surface ? lyingInHand(surface, gesture.thread, way).map((piece) => ({ ...piece, points: piece.points.map(seen) })) : [],
       pose,
       view: viewOf(shown, index),
@@ -222,6 +226,18 @@ function sequencesOf(gestures: readonly Gesture[], { segments }: WorkedStitch): 
     found.set(gesture, { before, after: sequence })
   }
   return found
+}
+
+/** By gesture: what of the ground has been made with it. Stitches as padding are none. */
+function patchesMade(gestures: readonly Gesture[]): ReadonlyMap<Gesture, number> {
+  let count = 0
+  return new Map(
+    gestures.map((gesture) => {
+      const [{ move }] = gesture.happenings
+      if (move && ('cut' in move || 'withdraw' in move || ('pad' in move && move.felt !== undefined))) count += 1
+      return [gesture, count] as const
+    }),
+  )
 }
 
 /** What is in hand on the surface: of a pass about to be made, that of the one before it. */

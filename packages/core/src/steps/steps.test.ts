@@ -140,6 +140,20 @@ function played(phrases: readonly Phrase[], halfOut: { is: boolean }): readonly 
   })
 }
 
+describe('what lies under the stitches', () => {
+  it.each(['cut-eyelet', 'cut-grid', 'felt-padding', 'hem-stitch'])('%s: is there when it has been made, and not before', (id) => {
+    const { steps, patches } = shownOf(id)
+    const made = (step: Step): boolean => step.gesture === 'cut' || step.gesture === 'withdraw' || step.gesture === 'pad'
+    let before = 0
+    for (const step of steps) {
+      if (!made(step)) expect(step.patches, `step ${step.number}`).toBe(before)
+      else expect(step.patches, `step ${step.number}`).toBeGreaterThan(before)
+      before = step.patches
+    }
+    expect(before).toBe(patches.length)
+  })
+})
+
 describe('worked from the words', () => {
   it.each(ALL.flatMap(([id]) => [[id, 'right'] as const, [id, 'left'] as const]))(
     '%s, %s hand: the same holes in the same order, over and under the same, up to where it repeats',
