@@ -349,6 +349,10 @@ test('Weather Diary: with the pointer', async ({ page }) => {
     ['green row', 'green-1', 73.3],
     ['blue row', 'blue-1', 70.95],
     ['plum row', 'plum-1', 68.7],
+    ['second green row', 'green-2', 72.4],
+    ['second plum row', 'plum-2', 67.85],
+    ['second orange row', 'orange-2', 74.75],
+    ['second blue row', 'blue-2', 70.1],
   ] as const)
     await motif(name, [id], () =>
       about('Part of a circle', [150, 150], { Radius: String(radius), From: '-49', To: (36 - (4 * (77.8 - radius)) / 9.95).toFixed(2) }),
@@ -409,15 +413,6 @@ test('Weather Diary: with the pointer', async ({ page }) => {
       await pressAt(from, to)
       await page.keyboard.up('Alt')
     })
-  for (const [id, radius] of [
-    ['green-2', 72.4],
-    ['plum-2', 67.85],
-    ['orange-2', 74.75],
-    ['blue-2', 70.1],
-  ] as const)
-    await motif(id, [id], () =>
-      about('Part of a circle', [150, 150], { Radius: String(radius), From: '-49', To: (36 - (4 * (77.8 - radius)) / 9.95).toFixed(2) }),
-    )
   for (const [id, left, top, rows] of [
     ['bar-2', 83.3, 176, 5],
     ['bar-3', 89.2, 168.8, 8],

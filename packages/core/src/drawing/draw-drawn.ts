@@ -1,7 +1,7 @@
 /** What is drawn on the cloth of a step: line, rails, edge, vein, squares, grid, base line and pin; solid, and dashed within. */
 import { type Point, placeAt } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
-import type { DrawingItem } from './drawing.ts'
+import type { DrawingItem, Stroke } from './drawing.ts'
 
 const INK = '#2E5E9E'
 const WIDTH_MM = 0.22
@@ -11,21 +11,14 @@ const RAIL_PLACES = 60
 
 /** `place`: from worked millimetres to those of the picture. */
 export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point): DrawingItem[] {
-  const solid = (...paths: readonly (readonly Point[])[]): DrawingItem => ({
+  const solid = (...paths: readonly (readonly Point[])[]): Stroke => ({
     kind: 'stroke',
     paths: paths.map((path) => path.map(place)),
     widthMm: WIDTH_MM,
     colour: INK,
     opacity: 0.5,
   })
-  const dashed = (...paths: readonly (readonly Point[])[]): DrawingItem => ({
-    kind: 'stroke',
-    paths: paths.map((path) => path.map(place)),
-    widthMm: WIDTH_MM,
-    colour: INK,
-    opacity: 0.5,
-    dashMm: [1.4, 1],
-  })
+  const dashed = (...paths: readonly (readonly Point[])[]): Stroke => ({ ...solid(...paths), dashMm: [1.4, 1] })
   switch (guide.kind) {
     case 'line': {
       const { path, width } = guide
