@@ -32,7 +32,7 @@ function lobe(from: Place, to: Place, radius: number): readonly [Place, Place] {
 
 test('Weather Diary: with the pointer', async ({ page }) => {
   // Sixty motifs, each compared with the server's document.
-  test.setTimeout(480_000)
+  test.setTimeout(900_000)
   await bareCloth(page)
   const play = new Play(page, weatherDiary())
   // Its cloth is as large as the demo's, and so is its hoop's place.
@@ -396,62 +396,83 @@ test('Weather Diary: with the pointer', async ({ page }) => {
       await page.getByRole('menuitem', { name: 'Cut the shape along the line' }).click()
     }
   })
-  for (const [id, from, to] of [
-    ['sector-170', [151.48, 158.37], [156.32, 185.85]],
-    ['sector-290', [142.01, 147.09], [115.8, 137.55]],
-    ['sector-350', [148.52, 141.63], [143.68, 114.15]],
-    ['rain-2', [88.4, 124.5], [81.34, 159.8]],
-    ['rain-3', [93.3, 124.5], [85.26, 164.7]],
-    ['rain-4', [98.2, 124.5], [90.75, 161.76]],
-    ['rain-5', [103.1, 124.5], [98, 150]],
-  ] as const)
-    await motif(id, [id], async () => {
-      await menu('Line')
-      await nearer([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2])
-      // Of its own, not onto what lies beside it.
-      await page.keyboard.down('Alt')
-      await pressAt(from, to)
-      await page.keyboard.up('Alt')
+  /** Several alike, seen from one place: each drawn by itself, compared together. Of its own, not onto what lies beside it. */
+  const alike = async (
+    name: string,
+    tool: string,
+    near: Place,
+    all: readonly (readonly [string, Place, Place])[],
+    given: Readonly<Record<string, string>> = {},
+  ): Promise<void> => {
+    const ids = all.map(([id]) => id)
+    await motif(name, ids, async () => {
+      await nearer(near)
+      for (const [, from, to] of all) {
+        await menu(tool)
+        await figures(given)
+        await page.keyboard.down('Alt')
+        await (tool === 'Grid' ? drag(from, to) : pressAt(from, to))
+        await page.keyboard.up('Alt')
+        await expect(page.locator('.draw-bar')).toHaveCount(0)
+      }
     })
-  for (const [id, left, top, rows] of [
-    ['bar-2', 83.3, 176, 5],
-    ['bar-3', 89.2, 168.8, 8],
-    ['bar-4', 95.1, 173.6, 6],
-    ['bar-5', 101, 178.4, 4],
-  ] as const)
-    await motif(id, [id], async () => {
-      await menu('Grid')
-      await figures({ Square: '2.4' })
-      await nearer([left, top + 6])
-      await page.keyboard.down('Alt')
-      await drag([left, top], [left + 4.8, top + 2.4 * rows])
-      await page.keyboard.up('Alt')
-    })
-  for (const [id, from, to] of [
-    ['frost-2', [179.94, 166.94], [164.8, 158.37]],
-    ['frost-3', [161.48, 182.43], [155.67, 166.02]],
-  ] as const)
-    await motif(id, [id], async () => {
-      await menu('Band')
-      await figures({ Wide: '5' })
-      await nearer([168, 170])
-      await page.keyboard.down('Alt')
-      await pressAt(from, to)
-      await page.keyboard.up('Alt')
-    })
-  for (const [id, base, pin] of [
-    ['catkin-2', [193.5, 220.4], [190.81, 205.14]],
-    ['catkin-3', [205, 210.3], [201.25, 195.26]],
-    ['catkin-4', [214, 198.8], [209.36, 184.53]],
-    ['catkin-5', [221, 186], [215.76, 173.02]],
-  ] as const)
-    await motif(id, [id], async () => {
-      await menu('Pins')
-      await nearer(base)
-      await page.keyboard.down('Alt')
-      await pressAt(base, pin)
-      await page.keyboard.up('Alt')
-    })
+  }
+  await alike(
+    'sector lines',
+    'Line',
+    [140, 155],
+    [
+      ['sector-170', [151.48, 158.37], [156.32, 185.85]],
+      ['sector-290', [142.01, 147.09], [115.8, 137.55]],
+      ['sector-350', [148.52, 141.63], [143.68, 114.15]],
+    ],
+  )
+  await alike(
+    'further rain',
+    'Line',
+    [92, 145],
+    [
+      ['rain-2', [88.4, 124.5], [81.34, 159.8]],
+      ['rain-3', [93.3, 124.5], [85.26, 164.7]],
+      ['rain-4', [98.2, 124.5], [90.75, 161.76]],
+      ['rain-5', [103.1, 124.5], [98, 150]],
+    ],
+  )
+  await alike(
+    'further bars',
+    'Grid',
+    [94, 180],
+    (
+      [
+        ['bar-2', 83.3, 176, 5],
+        ['bar-3', 89.2, 168.8, 8],
+        ['bar-4', 95.1, 173.6, 6],
+        ['bar-5', 101, 178.4, 4],
+      ] as const
+    ).map(([id, left, top, rows]) => [id, [left, top], [left + 4.8, top + 2.4 * rows]] as const),
+    { Square: '2.4' },
+  )
+  await alike(
+    'further frost',
+    'Band',
+    [168, 170],
+    [
+      ['frost-2', [179.94, 166.94], [164.8, 158.37]],
+      ['frost-3', [161.48, 182.43], [155.67, 166.02]],
+    ],
+    { Wide: '5' },
+  )
+  await alike(
+    'further catkins',
+    'Pins',
+    [207, 198],
+    [
+      ['catkin-2', [193.5, 220.4], [190.81, 205.14]],
+      ['catkin-3', [205, 210.3], [201.25, 195.26]],
+      ['catkin-4', [214, 198.8], [209.36, 184.53]],
+      ['catkin-5', [221, 186], [215.76, 173.02]],
+    ],
+  )
   await motif('sparks', ['sparks'], async () => {
     await menu('Spots')
     await nearer([200, 106])

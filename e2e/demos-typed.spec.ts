@@ -72,7 +72,7 @@ const PANELS: readonly (readonly Place[])[] = [0, 1, 2, 3].map((index) => {
 
 test('Six Thursdays: by typing and keys alone', async ({ page }) => {
   // Sixty motifs, each compared with the server's document.
-  test.setTimeout(480_000)
+  test.setTimeout(900_000)
   await bareCloth(page)
   const play = new Play(page, sixThursdays('2026-11-26'))
   /** Ctrl+K, its name, Enter; then what it asks for. */
