@@ -9,8 +9,8 @@ const STEEL = '#6E7681'
 /** Places on a rail, where it is drawn beside its middle line. */
 const RAIL_PLACES = 60
 
-/** `place`: from worked millimetres to those of the picture. */
-export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point): DrawingItem[] {
+/** `place`: from worked millimetres to those of the picture. `pinned`: pins stand in the cloth. */
+export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point, pinned: boolean): DrawingItem[] {
   const solid = (...paths: readonly (readonly Point[])[]): Stroke => ({
     kind: 'stroke',
     paths: paths.map((path) => path.map(place)),
@@ -63,7 +63,7 @@ export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point): Drawin
       ]
     }
     case 'pins':
-      return [...guide.pins.flatMap((pin) => drawPin(place(guide.base), place(pin))), solid([beside(guide.base, -4), beside(guide.base, 4)])]
+      return [...(pinned ? guide.pins.flatMap((pin) => drawPin(place(guide.base), place(pin))) : []), solid([beside(guide.base, -4), beside(guide.base, 4)])]
   }
 }
 

@@ -82,7 +82,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
         heightMm,
         items: [
           cloth,
-          ...drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y }))),
+          ...drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture)),
           ...scaled,
           ...inHand,
           ...numbers(picture, place),
@@ -91,6 +91,11 @@ export function drawStep(picture: StepPicture): DrawnStep {
     ],
     scale,
   }
+}
+
+/** Until it is said that the pin is drawn out. */
+function isPinned({ demonstration, step }: StepPicture): boolean {
+  return !demonstration.steps.slice(0, step.number - 1).some(({ said }) => said.some((phrase) => phrase.key === 'pin-out'))
 }
 
 /** From a third of its length to its point; of one that leads away, its eye. */

@@ -113,12 +113,6 @@ function whereIn(where: Where): string {
       return EDGE[where.side]
     case 'corner':
       return CORNER[where.side]
-    case 'beside':
-      return `right beside ${where.hole}`
-    case 'ahead-of':
-      return `ahead of ${where.hole}`
-    case 'level-with':
-      return `level with ${where.hole}`
     case 'straight':
       return `${STRAIGHT[where.side]} ${where.hole}`
     case 'further':
@@ -158,12 +152,8 @@ export const ENGLISH: PhraseTable = {
     switch (how) {
       case 'plain':
         return tidy(`${go} ${at(hole)}.`)
-      case 'beside':
-        return `${go} ${at(hole)}, right beside it and not in the same hole.`
       case 'over-loop':
         return tidy(`${go} ${at(hole)}, just over the loop, to hold it.`)
-      case 'tie':
-        return `${go} ${at(hole)}, straight across.`
       case 'plunge':
         return `Take the end of the laid thread to the back ${at(hole)}, with a large needle.`
       case 'split':

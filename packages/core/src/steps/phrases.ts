@@ -13,7 +13,6 @@ export type Where =
   | { readonly at: 'line' | 'middle-line' | 'centre' | 'rim' | 'vein' | 'past-vein' | 'inside' | 'outside' | 'stitch-end' | 'base' }
   | { readonly at: 'beside-line' | 'rail' | 'inside-rail'; readonly side: Side }
   | { readonly at: 'edge' | 'corner'; readonly side: Direction }
-  | { readonly at: 'beside' | 'ahead-of' | 'level-with'; readonly hole: number }
   | { readonly at: 'straight'; readonly side: Side; readonly hole: number }
   /** Along the line: a whole stitch, or a little. */
   | { readonly at: 'further' | 'back'; readonly whole: boolean }
@@ -32,7 +31,7 @@ export type Noun = string
 
 export type Phrase =
   | { readonly key: 'up'; readonly hole: SaidHole; readonly begins: boolean; readonly split: boolean }
-  | { readonly key: 'down'; readonly hole: SaidHole; readonly how: 'plain' | 'beside' | 'over-loop' | 'tie' | 'plunge' | 'split'; readonly last: boolean }
+  | { readonly key: 'down'; readonly hole: SaidHole; readonly how: 'plain' | 'over-loop' | 'plunge' | 'split'; readonly last: boolean }
   | {
       readonly key: 'straight'
       readonly from: SaidHole

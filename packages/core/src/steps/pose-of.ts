@@ -6,6 +6,7 @@ import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
 import type { Hand } from './hand.ts'
 import { drawnOut, type Needle, NOTHING_IN_HAND, passed, type Pose, sewn, stabbed, woundHalfOut, woundInAir, woundUpright } from './pose.ts'
+import { moveOfHole, woundAt } from './holes-of.ts'
 import { passWay } from './pass-way.ts'
 import { keptSide } from './say.ts'
 import type { Looking } from './where.ts'
@@ -42,11 +43,6 @@ export function poseOf(shown: Shown, posing: Posing): Pose {
       return windPose(first, shown, posing)
     case 'pass':
       return passPose(first, shown, posing)
-    case 'weave':
-    case 'lead':
-    case 'round':
-    case 'bead':
-      return NOTHING_IN_HAND
     default:
       return NOTHING_IN_HAND
   }
@@ -98,12 +94,13 @@ function windPose(down: Happening, { moment }: Shown, posing: Posing): Pose {
   const { worked, looking, hand } = posing
   const right = hand === 'right' ? 1 : -1
   const W = looking.widthMm
-  const segment = worked.segments.find((one) => one.to === down.hole && one.turns > 0)
+  const segment = woundAt(down, posing)
   const turns = segment?.turns ?? 1
   const before = worked.holes[(down.hole ?? 0) - 1]
   const from = cameUp(down, posing)
   const shownTurns = moment === 'turn' ? 1 : turns
-  if (before && isHalf(before.made.move, down, posing)) {
+  const move = before ? moveOfHole((down.hole ?? 0) - 1, posing) : null
+  if (before && move && 'half' in move && move.half) {
     const entry = worked.holes[(down.hole ?? 0) - 2]
     if (moment === 'drawn' || !entry) return NOTHING_IN_HAND
     const few = moment === 'turn' ? Math.min(3, turns) : turns
@@ -112,12 +109,6 @@ function windPose(down: Happening, { moment }: Shown, posing: Posing): Pose {
   if (moment === 'drawn') return NOTHING_IN_HAND
   if (moment === 'in' || segment?.wound === 'cast') return woundUpright({ from, turns: shownTurns, right, W, at: seenHole(down, posing) })
   return woundInAir({ from, turns: shownTurns, right, W })
-}
-
-function isHalf(move: number, { made }: Happening, { document }: Posing): boolean {
-  const moves = document.passes[made.pass]?.repeat.flat() as readonly object[] | undefined
-  const found = moves?.[move]
-  return found !== undefined && 'half' in found && found.half === true
 }
 
 function passPose(first: Happening, { moment }: Shown, posing: Posing): Pose {

@@ -3,18 +3,18 @@ import type { Pass, StitchDocument } from '../../notation/index.ts'
 
 const over = (name: string, step: string, more: Omit<Pass, 'name' | 'thread' | 'place'>, times = 'count(st)'): Pass => ({
   name,
-  thread: name === 'whip' ? 'whipping' : 'lacing',
+  thread: name === 'whipping' ? 'whipping' : 'lacing',
   place: { along: { step: [step], times } },
   ...more,
 })
 
 /** Under every stitch from the same side, not into the cloth. */
 const whip = (step: string, references: readonly string[] = ['st[k]'], times?: string): Pass =>
-  over('whip', step, { start: [{ up: ['0.1*W', '-1.2*W'] }], repeat: [{ under: references, from: 'right' }], end: [{ down: ['-0.1*W', '1.2*W'] }] }, times)
+  over('whipping', step, { start: [{ up: ['0.1*W', '-1.2*W'] }], repeat: [{ under: references, from: 'right' }], end: [{ down: ['-0.1*W', '1.2*W'] }] }, times)
 
 /** Under every stitch from alternate sides, in even waves. */
 const thread = (step: string): Pass =>
-  over('lace', step, {
+  over('lacing', step, {
     start: [{ up: ['0.1*W', '-1.2*W'] }],
     repeat: [[{ under: ['st[k]'], from: 'right', bight: '1.6*W' }], [{ under: ['st[k]'], from: 'left', bight: '1.6*W' }]],
     end: [{ down: ['-0.1*W', 0.3] }],
@@ -60,7 +60,7 @@ export const compositeLines: readonly StitchDocument[] = [
     'Pekinese stitch',
     'back-stitch',
     over(
-      'lace',
+      'lacing',
       'L',
       {
         start: [{ up: ['0.1*W', '-1.4*W'] }],
@@ -86,7 +86,7 @@ export const compositeLines: readonly StitchDocument[] = [
     }),
     passes: [
       thread('L'),
-      over('lace back', 'L', {
+      over('lacing back', 'L', {
         start: [{ up: ['0.1*W', '1.2*W'] }],
         repeat: [[{ under: ['st[k]'], from: 'left', bight: '1.6*W' }], [{ under: ['st[k]'], from: 'right', bight: '1.6*W' }]],
         end: [{ down: ['-0.1*W', '-0.3'] }],
@@ -98,7 +98,7 @@ export const compositeLines: readonly StitchDocument[] = [
     'Threaded Palestrina',
     'palestrina-knot',
     over(
-      'lace',
+      'lacing',
       'L',
       {
         start: [{ up: ['0.1*W', '-1.2*W'] }],
