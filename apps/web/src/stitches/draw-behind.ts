@@ -1,8 +1,9 @@
 /** The back of a demonstration so far, turned over. */
 import { backOf, drawThread, moveItems, scaleItems, type DrawingItem, type StepPicture } from '@lemmata/core/drawing'
+import { lyingAt } from '@lemmata/core/steps'
 
 export function drawBehind({ demonstration, step, look, widthMm, heightMm, detail, cloth }: StepPicture): readonly DrawingItem[] {
-  const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
+  const made = lyingAt(demonstration.segments, step)
   const all = demonstration.segments.flatMap((segment) => segment.points)
   const xs = all.map((at) => at.x)
   const ys = all.map((at) => at.y)

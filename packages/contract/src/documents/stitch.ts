@@ -10,6 +10,7 @@ const pointForm: z.ZodType<PointForm> = z.lazy(() =>
   z.union([
     z.tuple([expression, expression]),
     z.string().min(1).max(20),
+    z.strictObject({ cross: z.tuple([z.string().min(1).max(60), z.string().min(1).max(60)]) }),
     z.strictObject({ edge: z.enum(['left', 'right']), lean: expression }),
     z.strictObject({
       from: pointForm,
@@ -27,12 +28,13 @@ const common = {
   when: z.enum(['first', 'last', 'not-first', 'not-last', 'even', 'odd', 'first-row', 'later-row']).optional(),
   only: z.array(z.number().int().min(0)).max(200).optional(),
   except: z.array(z.number().int().min(0)).max(200).optional(),
+  if: expression.optional(),
 }
 
 const reference = z.string().min(1).max(60)
 const references = z.array(reference).min(1).max(12)
 const pass = {
-  from: z.enum(['left', 'right', 'near']).optional(),
+  from: z.enum(['left', 'right', 'ahead', 'behind', 'near']).optional(),
   at: expression.optional(),
   round: z.literal('inside').optional(),
   bight: expression.optional(),
@@ -50,12 +52,21 @@ const moves: { readonly [Kind in MoveKind]: z.ZodType<MoveByKind[Kind]> } = {
     and: pointForm.optional(),
     ...common,
   }),
-  down: z.strictObject({ down: pointForm, loose: z.boolean().optional(), split: reference.optional(), plunge: z.boolean().optional(), ...common }),
+  down: z.strictObject({
+    down: pointForm,
+    loose: z.boolean().optional(),
+    wraps: expression.optional(),
+    split: reference.optional(),
+    plunge: z.boolean().optional(),
+    ...common,
+  }),
   by: z.strictObject({ by: pointForm, ...common }),
   wrap: z.strictObject({ wrap: expression, turn: z.literal('eight').optional(), ...common }),
   cast: z.strictObject({ cast: expression, free: expression.optional(), ...common }),
   lay: z.strictObject({ lay: z.tuple([expression, expression]), aside: expression.optional(), ...common }),
   hold: z.strictObject({ hold: z.literal(true), ...common }),
+  take: z.strictObject({ take: z.lazy(() => threadRole), ...common }),
+  drawn: z.strictObject({ drawn: references, by: z.tuple([expression, expression]), at: expression.optional(), ...common }),
   pin: z.strictObject({ pin: pointForm, ...common }),
   bead: z.strictObject({ bead: expression, ...common }),
   pad: z.strictObject({ pad: expression, felt: expression.optional(), ...common }),
@@ -119,6 +130,7 @@ const place = z.union([
       of: z.enum(['vein', 'outline']).optional(),
       inset: expression.optional(),
       rows: rows.optional(),
+      again: expression.optional(),
     }),
   }),
   z.strictObject({

@@ -1,6 +1,6 @@
 /** One step of a demonstration as a small picture: thread so far, behind and in front, numbered holes, the needle. */
 import { type Box, boxOf, type Point } from '../geometry/index.ts'
-import type { Demonstration, Needle, Step } from '../steps/index.ts'
+import { type Demonstration, lyingAt, type Needle, type Step } from '../steps/index.ts'
 import { drawDrawn } from './draw-drawn.ts'
 import { drawThread } from './draw-thread.ts'
 import { drawPose } from './draw-needle.ts'
@@ -33,7 +33,7 @@ export function drawStep(picture: StepPicture): DrawnStep {
   // Room for a number outside the holes at the edge.
   const room = 0.9 * picture.numberMm
   const scale = Math.min((widthMm - room) / (box.right - box.left), (heightMm - room) / (box.bottom - box.top), 11)
-  const made = demonstration.segments.filter((segment) => segment.sequence <= step.sequence)
+  const made = lyingAt(demonstration.segments, step)
   const behind = made.filter((segment) => segment.side === 'back')
   const items: DrawingItem[] = []
   for (const [index, segment] of behind.entries()) {

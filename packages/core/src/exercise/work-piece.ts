@@ -51,6 +51,8 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   const problems = [...checkLengths(assigned, guide, worked), ...checkSpans(worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
   const outside = measureOutside(work, worked)
   if (outside.share > OUTSIDE_SAID) problems.push(outsideProblem(assigned, guide, outside))
+  if (worked.driftMm > worked.fitted.pitchMm)
+    problems.push(caution('exercise.drifts', ['on'], { stitch: document.name.toLowerCase(), off: mm(worked.driftMm) }))
   const bare = guide.kind === 'shape' && guide.region.length > 1 && followsVein(document) ? measureBare(work, worked) : 0
   if (bare > BARE_SAID) problems.push(caution('exercise.bare-behind-hole', ['on'], { stitch: document.name.toLowerCase(), percent: Math.round(bare * 100) }))
   if (tooTight) problems.push(tooTightProblem(assigned, guide, deviationMm, toleranceMm))

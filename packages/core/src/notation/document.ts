@@ -122,9 +122,15 @@ export function cycleOf(pass: Pass): readonly (readonly Move[])[] {
 
 /** The roles of a stitch's threads: the main one first, then as they come into use. */
 export function rolesOf(document: Pick<StitchDocument, 'passes'>): readonly [ThreadRole, ...ThreadRole[]] {
-  const used = [...new Set(document.passes.map((pass) => pass.thread ?? MAIN_ROLE))]
+  const used = [...new Set(document.passes.flatMap((pass) => [pass.thread ?? MAIN_ROLE, ...taken(pass)]))]
   const [first = MAIN_ROLE, ...rest] = used.includes(MAIN_ROLE) ? [MAIN_ROLE, ...used.filter((role) => role !== MAIN_ROLE)] : used
   return [first, ...rest]
+}
+
+function taken(pass: Pass): readonly ThreadRole[] {
+  return [pass.start, pass.afterCorner, ...cycleOf(pass), pass.end, pass.close].flatMap((moves) =>
+    (moves ?? []).flatMap((move) => ('take' in move ? [move.take as ThreadRole] : [])),
+  )
 }
 
 export function parameterSpec(given: Expression | ParameterSpec): ParameterSpec {

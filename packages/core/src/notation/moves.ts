@@ -14,6 +14,8 @@ export type PointForm =
       readonly mm?: Expression | undefined
       readonly by?: readonly [Expression, Expression] | undefined
     }
+  /** Where two threads cross, nearest to the frame. */
+  | { readonly cross: readonly [string, string] }
   /** Where a line from the frame's origin, leaning back from the way of working by so many degrees, meets the edge. */
   | { readonly edge: 'left' | 'right'; readonly lean: Expression }
 
@@ -28,6 +30,8 @@ interface MoveCommon {
   readonly only?: readonly number[] | undefined
   /** Not in these repeats. */
   readonly except?: readonly number[] | undefined
+  /** Made only where this is more than nothing: `rows-1-row` in every row but the last. */
+  readonly if?: Expression | undefined
 }
 
 export interface UpMove extends MoveCommon {
@@ -48,6 +52,8 @@ export interface DownMove extends MoveCommon {
   /** A loop is left on the front. */
   readonly loose?: boolean | undefined
   readonly split?: string | undefined
+  /** Turns of the thread round the needle before it goes in: a small link between the last hole and this one. */
+  readonly wraps?: Expression | undefined
   /** The end of a laid thread, taken to the back. */
   readonly plunge?: boolean | undefined
 }
@@ -80,6 +86,18 @@ export interface RoundMove extends MoveCommon {
 /** The pass ends with its thread still in hand, in front; the next pass `continues`. */
 export interface HoldMove extends MoveCommon {
   readonly hold: true
+}
+/** The thread in hand waits where it is, in its own needle; the one of this role is taken up, where it was left. */
+export interface TakeMove extends MoveCommon {
+  readonly take: string
+}
+/** Threads that lie already are drawn out of their way by the one in hand. */
+export interface DrawnMove extends MoveCommon {
+  readonly drawn: readonly string[]
+  /** As far along the guide and to its left, mm. */
+  readonly by: readonly [Expression, Expression]
+  /** Where they are drawn, as a share of their length; in the middle when left out. */
+  readonly at?: Expression | undefined
 }
 export interface PinMove extends MoveCommon {
   readonly pin: PointForm
@@ -118,10 +136,13 @@ export interface EachMove extends MoveCommon {
   readonly moves: readonly Move[]
 }
 
+/** Of the way of working; `near`: the side the thread comes from. */
+export type PassSide = 'left' | 'right' | 'ahead' | 'behind' | 'near'
+
 /** Slides past threads on the front without entering the cloth. A reference: `st`, `st~1`, `st[k+1]`, `loop[0]@.95`, `st*` the nearest. */
 interface PassMove extends MoveCommon {
   /** The side that the needle enters from; the side the thread comes from when left out. */
-  readonly from?: 'left' | 'right' | 'near' | undefined
+  readonly from?: PassSide | undefined
   /** Where along the first thread, 0 to 1 in its own direction. */
   readonly at?: Expression | undefined
   /** The thread lies under the needle: a hitch. */
@@ -145,6 +166,8 @@ export interface MoveByKind {
   readonly cast: CastMove
   readonly lay: LayMove
   readonly hold: HoldMove
+  readonly take: TakeMove
+  readonly drawn: DrawnMove
   readonly pin: PinMove
   readonly bead: BeadMove
   readonly pad: PadMove
@@ -159,15 +182,17 @@ export interface MoveByKind {
 export type MoveKind = keyof MoveByKind
 export type Move = MoveByKind[MoveKind]
 
-/** In the order in which their words are looked for: "round" is also a word of `up`, `under` and `over`, so it comes last. */
+/** In the order in which their words are looked for: "round" is also a word of `up`, `under` and `over`, and "by" one of `drawn`. */
 export const MOVE_KINDS: readonly MoveKind[] = [
   'up',
   'down',
+  'drawn',
   'by',
   'wrap',
   'cast',
   'lay',
   'hold',
+  'take',
   'pin',
   'bead',
   'pad',

@@ -42,6 +42,8 @@ export type Place =
         /** So far inside the outline, mm. */
         readonly inset?: Expression | undefined
         readonly rows?: Rows | undefined
+        /** The whole again, so many times in all, `row` by `row`: lines of stem over one set of bars. */
+        readonly again?: Expression | undefined
       }
     }
   | {

@@ -7,6 +7,7 @@ import { lengthOf, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { rolesOf, type MaterialValues, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
 import { cutUnders, type RoleThreads, type Segment, type StitchWork, type SurfaceMove, type WorkedStitch, workStitch } from '../work/index.ts'
+import { type Clock, clockOf } from './as-laid.ts'
 import { chosenOf, type Moment, type Shown } from './choose.ts'
 import { ENGLISH } from './english.ts'
 import { type Gesture, type GestureKind, gesturesOf, type Happening } from './gestures.ts'
@@ -29,7 +30,7 @@ export interface DemonstrationRequest {
   readonly guide?: ReadGuide
 }
 
-export interface Step {
+export interface Step extends Clock {
   /** From 1. */
   readonly number: number
   readonly gesture: GestureKind
@@ -46,7 +47,7 @@ export interface Step {
   readonly pass: number
   readonly thread: ThreadRole
   /** Another of the stitch's threads is taken up for this step. */
-  readonly takes: boolean
+  readonly takes: 'first' | 'again' | null
   /** Segments with a sequence up to this one have been made. */
   readonly sequence: number
   /** So many patches of the ground have been made: felt laid, cloth opened, threads drawn out. */
@@ -120,6 +121,8 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
         isLastOfAll: index === shown.length - 1,
       }),
     )
+    const changed = before ? before.thread !== gesture.thread && (!goesOn || before.pass === gesture.pass) : several
+    const taken = new Set(shown.slice(0, index).map((earlier) => earlier.gestures[0].thread))
     const made = sequences.get(isBefore(one) ? gesture : last) ?? { before: 0, after: 0 }
     const holes =
       one.moment === 'group' || one.moment === 'turn' || one.moment === 'turns'
@@ -130,7 +133,8 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
     else if (holes.length > 0) known = holes
     const surface = surfaceShown(one, last)
     const way = one.moment === 'group' ? Number.POSITIVE_INFINITY : SHOWN_WAY
-    const pose = poseOf(one, { worked, hand, looking, document })
+    const clock = clockOf(isBefore(one) ? gesture : last, isBefore(one), worked)
+    const pose = poseOf(one, { worked, hand, looking, document, clock })
     return {
       number: index + 1,
       gesture: one.moment === 'group' ? last.kind : gesture.kind,
@@ -142,8 +146,9 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       known: one.moment === 'group' ? [] : shownBefore.filter((number) => !holes.includes(number)),
       pass: gesture.pass,
       thread: gesture.thread,
-      takes: before ? before.thread !== gesture.thread && !goesOn : several,
+      takes: changed ? (taken.has(gesture.thread) ? 'again' : 'first') : null,
       sequence: isBefore(one) ? made.before : made.after,
+      ...clock,
       patches: patches.get(last) ?? 0,
       inHand: surface ? lyingInHand(surface, gesture.thread, way).map((piece) => ({ ...piece, points: piece.points.map(seen) })) : [],
       pose,
@@ -152,7 +157,12 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
     }
   })
   return {
-    segments: worked.segments.map((segment) => ({ ...segment, points: segment.points.map(seen), parted: segment.parted.map(seen) })),
+    segments: worked.segments.map((segment) => ({
+      ...segment,
+      points: segment.points.map(seen),
+      parted: segment.parted.map(seen),
+      asLaid: segment.asLaid && { ...segment.asLaid, points: segment.asLaid.points.map(seen) },
+    })),
     patches: worked.patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) })),
     holes: numbers.all.map(({ hole, number }) => {
       const { x, y } = seen(worked.holes[hole] as Point)

@@ -63,6 +63,17 @@ const STRAIGHT: Readonly<Record<Side, string>> = {
   left: 'straight to the left of',
   right: 'straight to the right of',
 }
+const LIES: Readonly<Record<Direction, string>> = {
+  up: 'straight up',
+  down: 'straight down',
+  left: 'to the left',
+  right: 'to the right',
+  'up-left': 'slanting up to the left',
+  'up-right': 'slanting up to the right',
+  'down-left': 'slanting down to the left',
+  'down-right': 'slanting down to the right',
+}
+const LAID_BESIDE: Readonly<Record<Side, string>> = { up: 'above', down: 'below', left: 'to the left of', right: 'to the right of' }
 const PULL: Readonly<Record<Side, string>> = { up: 'away from you', down: 'toward you', left: 'to the left', right: 'to the right' }
 
 /** What threads are called by the label that a document gives them; of others one says "the stitch". */
@@ -70,6 +81,7 @@ const NOUNS: Readonly<Record<string, readonly [one: string, many: string]>> = {
   bar: ['bar', 'bars'],
   spoke: ['spoke', 'spokes'],
   loop: ['loop', 'loops'],
+  link: ['link', 'threads of the last link'],
   laid: ['laid thread', 'laid threads'],
   across: ['laid thread', 'laid threads'],
   w: ['thread', 'threads'],
@@ -160,15 +172,18 @@ export const ENGLISH: PhraseTable = {
         return `${go} ${at(hole)}, through the middle of the last stitch.`
     }
   },
-  straight: ({ from, to, split, tie, over }) => {
+  straight: ({ from, to, split, tie, over, toward }) => {
     const start = split ? `Come up ${at(from)}, through the end of a stitch, splitting it` : from.again ? `Come up again ${at(from)}` : `Come up ${at(from)}`
-    return tidy(`${start}; go down ${to.again ? 'again ' : ''}${at(to)}${tie ? `, ${tie === 'slanting' ? 'slanting ' : ''}over the ${nounOf(over)}` : ''}.`)
+    return tidy(
+      `${start}; go down ${to.again ? 'again ' : ''}${at(to)}${tie ? `, ${tie === 'slanting' ? 'slanting ' : ''}over the ${nounOf(over)}` : ''}${toward ? `, ${LIES[toward]}` : ''}.`,
+    )
   },
   sew: ({ in: entry, out, split }) =>
     `In ${entry.again ? 'again ' : ''}${at(entry)}; out ${out.again ? 'again ' : ''}${at(out)}${split ? ', splitting the stitch' : ''}.`,
   points: ({ direction }) => `The needle points ${TOWARDS[direction]}.`,
   keep: ({ side, hand }) => `Hold the thread ${KEPT[side]} with ${thumb(hand)}.`,
   'loop-held': ({ side, hand }) => `Hold the thread in a loop ${PULL[side]} with ${thumb(hand)}.`,
+  'wound-before': () => 'First take the thread once round the needle.',
   'loop-under': () => 'The thread lies under the needle\u2019s point.',
   'loop-crossed': () => 'The thread crosses itself and lies under the needle\u2019s point.',
   'loop-knots': () => 'The thread lies along the line, under the needle, and in a loop under its point.',
@@ -188,8 +203,12 @@ export const ENGLISH: PhraseTable = {
     return `${again ? 'Again' : over ? 'Pass' : 'Slide the needle'} ${FROM[side]} ${over ? 'over' : 'under'} ${what}, not into the cloth.`
   },
   hitch: () => 'Hold the thread so that it lies under the needle\u2019s point.',
-  'draw-pass': ({ hitch, direction }) =>
-    hitch ? `Draw ${PULL[direction]} until the loop closes to a knot.` : `Draw ${PULL[direction]} until the thread closes on it, without bending it.`,
+  'draw-pass': ({ hitch, drawsIn, direction }) =>
+    drawsIn
+      ? `Draw ${PULL[direction]} until the thread closes on it and pulls it with it to its place.`
+      : hitch
+        ? `Draw ${PULL[direction]} until the loop closes to a knot.`
+        : `Draw ${PULL[direction]} until the thread closes on it, without bending it.`,
   weave: ({ ways, first, round }) => {
     const row =
       ways.length > 7
@@ -250,6 +269,7 @@ export const ENGLISH: PhraseTable = {
     return `${more}${touching ? ', each touching the last' : ''}${kept ? `, the thread always ${KEPT[kept]}` : loop ? ', the thread always under the point' : ''}.`
   },
   'new-row': ({ row }) => `The ${ORDINALS[row - 1] ?? `${row}th`} row.`,
+  'laid-beside': ({ side }) => `Lay it ${LAID_BESIDE[side]} the others as you draw it down.`,
   ends: () => 'Take the thread to the back and fasten it off.',
   'pass-begins': ({ name }) => `Now the ${name}.`,
 }

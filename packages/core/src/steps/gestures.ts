@@ -66,16 +66,16 @@ interface On {
 
 function gestureAt(all: readonly Happening[], index: number, on: On): Gesture {
   const first = all[index] as Happening
-  const { document } = on
+  const { document, worked } = on
   const before = all[index - 1]
   const begins = before === undefined || before.made.pass !== first.made.pass
-  const as = (kind: GestureKind, count: number): Gesture => {
-    const happenings = all.slice(index, index + count) as unknown as readonly [Happening, ...Happening[]]
+  const as = (kind: GestureKind, count: number, ordered = all.slice(index, index + count)): Gesture => {
+    const happenings = ordered as unknown as readonly [Happening, ...Happening[]]
     return {
       kind,
       happenings,
       pass: first.made.pass,
-      thread: document.passes[first.made.pass]?.thread ?? MAIN_ROLE,
+      thread: threadOf(first, document, worked),
       key: `${kind} ${happenings.map(keyOf).join(' ')}`,
       begins,
       piece: isOnce(document, first.made.pass) ? first.made.repeat : 0,
@@ -85,6 +85,7 @@ function gestureAt(all: readonly Happening[], index: number, on: On): Gesture {
   switch (first.kind) {
     case 'up': {
       const next = all[index + 1]
+      if (next?.kind === 'lead' && isBowed(all, index, on)) return as('straight', 3, [all[index] as Happening, all[index + 2] as Happening, next])
       const stays = next?.kind === 'down' && next.made.pass === first.made.pass && !('half' in (first.move ?? {})) && !isWound(next, on)
       return stays && !isSewn(all, index + 1, on) ? as('straight', 2) : as('up', 1)
     }
@@ -102,6 +103,23 @@ function gestureAt(all: readonly Happening[], index: number, on: On): Gesture {
     default:
       return as(first.kind, 1)
   }
+}
+
+/** Up, a little aside and down again: a stitch laid beside others in the same holes. */
+function isBowed(all: readonly Happening[], index: number, on: On): boolean {
+  const [up, lead, down] = [all[index] as Happening, all[index + 1], all[index + 2]]
+  if (!lead?.surface || down?.kind !== 'down' || down.made.pass !== up.made.pass || isWound(down, on)) return false
+  const [from, to] = [holeOf(up, on), holeOf(down, on)]
+  return from !== null && to !== null && distance(from, lead.surface.at) + distance(lead.surface.at, to) < BOWED * distance(from, to)
+}
+
+/** Longer than the straight way by no more than this, a stitch is still a stitch and no loop. */
+const BOWED = 1.35
+
+/** The thread in the needle: a pass may change needles as it goes. */
+function threadOf({ hole, surface, made }: Happening, document: StitchDocument, { holes }: WorkedStitch): ThreadRole {
+  const own = document.passes[made.pass]?.thread ?? MAIN_ROLE
+  return (hole === null ? surface?.thread : holes[hole]?.thread) ?? own
 }
 
 const keyOf = ({ kind, made: { pass, block, list, move, inner } }: Happening): string => `${kind}${pass}${block}${list}.${move}.${inner ?? ''}`

@@ -1,12 +1,11 @@
 /** Which way a needle runs that slides past thread: square to it, from the side it comes from. */
-import { nearestPlace, placeAt, type Point } from '../geometry/index.ts'
-import type { Segment, WorkedStitch } from '../work/index.ts'
+import type { Point } from '../geometry/index.ts'
+import type { Segment } from '../work/index.ts'
 import type { Happening } from './gestures.ts'
 import { directionOf, type Looking, sideOf, wayOf } from './where.ts'
 
 interface Passing {
   readonly looking: Looking
-  readonly worked: WorkedStitch
 }
 
 /** The side that the needle comes from, as the picture lies: square to the thread that it passes. */
@@ -16,23 +15,12 @@ export function enteredFrom(passing: Happening, saying: Passing): ReturnType<typ
 }
 
 /** Which way the needle runs under a thread, as seen; a unit vector. */
-export function passWay({ surface }: Happening, { looking, worked }: Passing): Point {
-  if (!surface) return { x: 0, y: 1 }
-  const passed = passedThread(surface.at, surface.labels, worked.segments, surface.made.pass)
-  const onward = onwardAt(surface.at, looking)
-  // From the left of the way of working to its right.
-  const across = passed ?? onward
-  const [ax, ay] = [across.y, -across.x]
-  const isLeft = ax * onward.y - ay * onward.x > 0
-  const toLeft = isLeft ? { x: ax, y: ay } : { x: -ax, y: -ay }
-  const way = surface.from === 'left' ? { x: -toLeft.x, y: -toLeft.y } : toLeft
-  const seen = wayOf(surface.at, { x: surface.at.x + way.x, y: surface.at.y + way.y }, looking)
+export function passWay({ surface }: Happening, { looking }: Passing): Point {
+  if (!surface?.side) return { x: 0, y: 1 }
+  const { at, side } = surface
+  const seen = wayOf(at, { x: at.x - side.x, y: at.y - side.y }, looking)
   const size = Math.hypot(seen.x, seen.y) || 1
   return { x: seen.x / size, y: seen.y / size }
-}
-
-function onwardAt(at: Point, { guide }: Looking): Point {
-  return guide.kind === 'line' ? placeAt(guide.path, nearestPlace(guide.path, at).travelled).direction : { x: 1, y: 0 }
 }
 
 /** Direction of the thread that lies nearest to a place, among those that are passed; a unit vector. */

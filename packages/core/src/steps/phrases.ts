@@ -39,18 +39,20 @@ export type Phrase =
       readonly split: boolean
       readonly tie: 'square' | 'slanting' | null
       readonly over: Noun
+      /** Which way it lies, where nothing else says it. */
+      readonly toward: Direction | null
     }
   | { readonly key: 'sew'; readonly in: SaidHole; readonly out: SaidHole; readonly split: boolean }
   | { readonly key: 'points'; readonly direction: Direction }
   | { readonly key: 'keep'; readonly side: Side | 'outer' | 'inner'; readonly hand: Hand }
   | { readonly key: 'loop-held'; readonly side: Side; readonly hand: Hand }
-  | { readonly key: 'loop-under' | 'loop-crossed' | 'loop-knots' | 'wound-at-point' | 'draw-loop-open' | 'draw-bow' | 'pin-out' }
+  | { readonly key: 'wound-before' | 'loop-under' | 'loop-crossed' | 'loop-knots' | 'wound-at-point' | 'draw-loop-open' | 'draw-bow' | 'pin-out' }
   | { readonly key: 'draw-loop'; readonly direction: Side }
   | { readonly key: 'draw-flat' | 'draw-knot' | 'draw-easy' }
   | { readonly key: 'half-out'; readonly in: SaidHole; readonly out: SaidHole }
   | { readonly key: 'pass'; readonly side: Direction; readonly under: Noun; readonly count: number; readonly again: boolean; readonly over: boolean }
   | { readonly key: 'hitch' }
-  | { readonly key: 'draw-pass'; readonly hitch: boolean; readonly direction: Side }
+  | { readonly key: 'draw-pass'; readonly hitch: boolean; readonly drawsIn: boolean; readonly direction: Side }
   | { readonly key: 'weave'; readonly ways: readonly ('over' | 'under')[]; readonly first: boolean; readonly round: boolean }
   | { readonly key: 'wind-first'; readonly hand: Hand; readonly how: 'wrap' | 'eight' | 'cast'; readonly half: boolean }
   | { readonly key: 'wind-all'; readonly how: 'wrap' | 'eight' | 'cast'; readonly turns: number; readonly half: boolean }
@@ -69,6 +71,8 @@ export type Phrase =
     }
   | { readonly key: 'new-row'; readonly row: number }
   | { readonly key: 'length'; readonly long: boolean }
+  /** The thread is laid to a side of those before it. */
+  | { readonly key: 'laid-beside'; readonly side: Side }
   | { readonly key: 'ends' }
   /** A further pass begins. */
   | { readonly key: 'pass-begins'; readonly name: string }

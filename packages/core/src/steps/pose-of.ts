@@ -2,6 +2,7 @@
 import type { Point } from '../geometry/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import type { WorkedStitch } from '../work/index.ts'
+import { type Clock, isBeforeDrawn, placeBefore } from './as-laid.ts'
 import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
 import type { Hand } from './hand.ts'
@@ -16,6 +17,7 @@ export interface Posing {
   readonly hand: Hand
   readonly looking: Looking
   readonly document: StitchDocument
+  readonly clock: Clock
 }
 
 const SIDES = { up: { x: 0, y: -1 }, down: { x: 0, y: 1 }, left: { x: -1, y: 0 }, right: { x: 1, y: 0 } } as const
@@ -32,8 +34,9 @@ export function poseOf(shown: Shown, posing: Posing): Pose {
     case 'up':
       return drawnOut(seenHole(first, posing), away, right, W)
     case 'down':
+      return stabbed(seenHole(first, posing), right, W)
     case 'straight':
-      return stabbed(seenHole(last, posing), right, W)
+      return stabbed(seenHole(second ?? first, posing), right, W)
     case 'sew':
       if (!second) return NOTHING_IN_HAND
       return shown.moment === 'in' ? sewnPose(first, second, posing) : drawnOut(seenHole(second, posing), pulled(first, second, posing) ?? away, right, W)
@@ -113,11 +116,11 @@ function windPose(down: Happening, { moment }: Shown, posing: Posing): Pose {
 
 function passPose(first: Happening, { moment }: Shown, posing: Posing): Pose {
   const { surface } = first
-  const { looking, worked, hand } = posing
+  const { looking, worked, hand, clock } = posing
   const right = hand === 'right' ? 1 : -1
   const W = looking.widthMm
   if (!surface) return NOTHING_IN_HAND
-  const at = plain(looking.seen(surface.at))
+  const at = plain(looking.seen(placeBefore(surface.at, worked.segments, clock)))
   const way = passWay(first, posing)
   if (moment === 'drawn') return drawnOut(endOfHand(first, posing) ?? at, way, right, W)
   const index = worked.surfaceMoves.indexOf(surface)
@@ -143,13 +146,14 @@ function endOfHand({ surface }: Happening, { looking }: Posing): Point | null {
 }
 
 /** Where the needle lies under threads of these labels, as shares of its length. */
-function crossings(eye: Point, tip: Point, labels: readonly string[], { worked, looking }: Posing, pass: number): Needle['hidden'] {
+function crossings(eye: Point, tip: Point, labels: readonly string[], { worked, looking, clock }: Posing, pass: number): Needle['hidden'] {
   const long = Math.hypot(tip.x - eye.x, tip.y - eye.y)
   const found: [number, number][] = []
   for (const segment of worked.segments) {
     if (segment.side !== 'front' || segment.label === null || !labels.includes(segment.label) || segment.made.pass > pass) continue
-    for (const [index, point] of segment.points.entries()) {
-      const before = segment.points[index - 1]
+    const points = segment.asLaid && isBeforeDrawn(segment.asLaid, clock) ? segment.asLaid.points : segment.points
+    for (const [index, point] of points.entries()) {
+      const before = points[index - 1]
       if (!before) continue
       const [a, b] = [plain(looking.seen({ x: before.x, y: before.y })), plain(looking.seen({ x: point.x, y: point.y }))]
       const share = crossingShare(eye, tip, a, b)

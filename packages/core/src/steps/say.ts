@@ -1,31 +1,15 @@
 /** What is said of what is shown: phrases in the order act, thread, pull, what it is now; each only when it is new or matters. */
 import { boxOf, distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
-import type { Move, StitchDocument } from '../notation/index.ts'
-import type { Hole, WorkedStitch } from '../work/index.ts'
+import type { Hole } from '../work/index.ts'
 import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
-import type { Hand } from './hand.ts'
 import { otherHand } from './hand.ts'
-import type { Phrase, SaidHole, Where } from './phrases.ts'
+import type { Phrase } from './phrases.ts'
 import { holeAt, moveOfHole, previousHole, woundAt } from './holes-of.ts'
-import { awayFrom, enteredFrom, passedThread } from './pass-way.ts'
-import { directionOf, type Looking, sideOf, wayOf, whereAlong, whereOnGuide } from './where.ts'
-
-export interface Saying {
-  readonly document: StitchDocument
-  readonly worked: WorkedStitch
-  readonly hand: Hand
-  readonly looking: Looking
-  /** Of a hole, by its index: null where none is drawn. */
-  readonly numberOf: (hole: number) => number | null
-  /** It has been shown before this. */
-  readonly wasShown: (hole: number) => boolean
-  /** Names of passes whose thread was taken up already are not said again. */
-  readonly isLastOfAll: boolean
-}
-
-/** Where one is until one leaves it. */
-const ALONG: readonly Where['at'][] = ['line', 'middle-line', 'rail', 'beside-line', 'inside-rail', 'rim']
+import { awayFrom, enteredFrom } from './pass-way.ts'
+import { saidHole, type Saying } from './said-hole.ts'
+import { isSplit, straightPhrases } from './say-straight.ts'
+import { directionOf, type Looking, sideOf, wayOf } from './where.ts'
 
 /** A stitch shorter than this many widths beside its own hole is "right beside it". */
 const BESIDE_WIDTHS = 2.5
@@ -47,7 +31,7 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
     case 'down':
       return downPhrases(first, shown.ends && saying.isLastOfAll, saying)
     case 'straight':
-      return second ? [straightPhrase(first, second, saying), ...lengthPhrases(first, second, saying)] : []
+      return straightPhrases(gesture, saying)
     case 'sew':
       return second ? (moment === 'in' ? sewPhrases(first, second, time, saying) : drawnPhrases(first, second, saying)) : []
     case 'half':
@@ -56,7 +40,9 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
       return windPhrases(first, shown, saying)
     case 'pass':
       if (moment === 'in') return passPhrases(first, gesture, saying)
-      return leavesBow(first) ? [{ key: 'draw-bow' }] : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, direction: awayFrom(first, saying) }]
+      return leavesBow(first)
+        ? [{ key: 'draw-bow' }]
+        : [{ key: 'draw-pass', hitch: first.surface?.hitch ?? false, drawsIn: drawsIn(first, saying), direction: awayFrom(first, saying) }]
     case 'weave':
       return [weavePhrase(gesture, saying)]
     default:
@@ -79,33 +65,6 @@ function downPhrases(down: Happening, last: boolean, saying: Saying): readonly P
   return [{ key: 'down', hole, how, last }]
 }
 
-const isSplit = (move: Move | null): boolean => move !== null && ('up' in move || 'down' in move) && move.split !== undefined
-
-function straightPhrase(up: Happening, down: Happening, saying: Saying): Phrase {
-  const tied = down.made.inner !== null ? labelTied(down, saying) : null
-  const over = tied ?? laidBelow(saying, down) ?? 'thread'
-  const ties = tied !== null || isAcross(up, down, saying)
-  return {
-    key: 'straight',
-    from: saidHole(up, saying),
-    to: saidHole(down, saying),
-    split: isSplit(up.move),
-    tie: ties ? (slants(up, down, over, saying) ? 'slanting' : 'square') : null,
-    over,
-  }
-}
-
-/** Of a right angle so much is still square, rad. */
-const SQUARE_RAD = 0.25
-
-function slants(up: Happening, down: Happening, label: string, saying: Saying): boolean {
-  const [from, to] = [holeAt(up, saying), holeAt(down, saying)]
-  const below = passedThread({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, [label], saying.worked.segments, down.made.pass)
-  const long = distance(from, to)
-  if (!below || long < 1e-6) return false
-  return Math.abs(((to.x - from.x) * below.x + (to.y - from.y) * below.y) / long) > Math.sin(SQUARE_RAD)
-}
-
 /** A needle that goes in on one side of the line and comes out on the other. */
 function isSquare(entry: Point, exit: Point, { guide }: Looking): boolean {
   if (guide.kind !== 'line') return false
@@ -114,36 +73,14 @@ function isSquare(entry: Point, exit: Point, { guide }: Looking): boolean {
   return long > 1e-6 && Math.abs((exit.x - entry.x) * direction.x + (exit.y - entry.y) * direction.y) < 0.5 * long
 }
 
+/** The move before it in the document draws in what it passes. */
+function drawsIn({ surface }: Happening, { worked }: Saying): boolean {
+  if (!surface) return false
+  const index = worked.surfaceMoves.indexOf(surface)
+  return worked.segments.some(({ asLaid }) => asLaid?.surfaceMoves === index && asLaid.holes === surface.afterHole + 1)
+}
+
 const leavesBow = ({ move }: Happening): boolean => move !== null && ('under' in move || 'over' in move) && move.bight !== undefined
-
-/** In the first row of an interlocking fill stitches are long and short in turn. */
-function lengthPhrases(up: Happening, down: Happening, saying: Saying): readonly Phrase[] {
-  const { worked } = saying
-  if (up.row !== 0) return []
-  const long = distance(holeAt(up, saying), holeAt(down, saying))
-  const row = worked.segments.filter((one) => one.side === 'front' && one.row === 0 && one.made.pass === down.made.pass).map((one) => one.lengthMm)
-  const [least, most] = [Math.min(...row), Math.max(...row)]
-  return most > 1.15 * least ? [{ key: 'length', long: long > (least + most) / 2 }] : []
-}
-
-/** A stitch of a later pass, short and across what an earlier one laid. */
-function isAcross(up: Happening, down: Happening, saying: Saying): boolean {
-  const { guide, advanceMm } = saying.looking
-  if (down.made.pass === 0 || guide.kind !== 'line' || guide.centre) return false
-  const [from, to] = [holeAt(up, saying), holeAt(down, saying)]
-  return distance(from, to) < Math.max(3, advanceMm) && laidBelow(saying, down) !== null
-}
-
-function laidBelow({ worked }: Saying, down: Happening): string | null {
-  const laid = worked.segments.find((one) => one.made.pass < down.made.pass && one.side === 'front' && one.label !== null)
-  return laid?.label ?? null
-}
-
-function labelTied({ made }: Happening, { document }: Saying): string | null {
-  const moves = document.passes[made.pass]?.repeat.flat() as readonly Move[] | undefined
-  const each = moves?.find((one) => 'each' in one)
-  return each && 'each' in each && typeof each.each.along === 'string' ? each.each.along.replace(/\W.*/, '') : null
-}
 
 function sewPhrases(down: Happening, up: Happening, time: number, saying: Saying): readonly Phrase[] {
   const { looking, hand } = saying
@@ -154,6 +91,7 @@ function sewPhrases(down: Happening, up: Happening, time: number, saying: Saying
   const loops = move?.round === 'inside' || move?.round === 'cross'
   if (loops && time === 0) said.push({ key: 'loop-held', side: loopSide(down, up, saying), hand: otherHand(hand) })
   if (kept && time === 0) said.push({ key: 'keep', side: keptOn(kept, entry, looking), hand: otherHand(hand) })
+  if (down.move && 'down' in down.move && down.move.wraps !== undefined) said.push({ key: 'wound-before' })
   said.push({ key: 'sew', in: saidHole(down, saying), out: saidHole(up, saying, down), split: isSplit(move) || isSplit(down.move) })
   if (loops) said.push({ key: move?.round === 'cross' ? (isSquare(entry, exit, looking) ? 'loop-knots' : 'loop-crossed') : 'loop-under' })
   if (move?.wraps !== undefined) said.push({ key: 'wound-at-point' })
@@ -253,45 +191,6 @@ function groupPhrases({ gestures, times }: Shown, saying: Saying): readonly Phra
   })
   if (saying.looking.guide.kind === 'pins' && gestures.some((one) => one.kind === 'weave')) said.push({ key: 'pin-out' })
   return said
-}
-
-/** A hole as it is spoken of; `after`: the hole at which the same needle went in. */
-function saidHole(happening: Happening, saying: Saying, after?: Happening): SaidHole {
-  const index = happening.hole ?? -1
-  const at = holeAt(happening, saying)
-  const number = saying.numberOf(index)
-  const again = saying.wasShown(index)
-  const where: Where[] = []
-  const before = previousHole(happening, saying)
-  if (again && happening.kind === 'up' && endsThere(index, saying)) where.push({ at: 'stitch-end' })
-  else if (!again) {
-    const onGuide = whereOnGuide(at, saying.looking)
-    if (after?.hole !== undefined && after.hole !== null) {
-      const entry = saying.worked.holes[after.hole] as Hole
-      const start = previousHole(after, saying)
-      const along = whereAlong(
-        at,
-        start === null ? entry : (saying.worked.holes[start] as Hole),
-        { at: entry, hole: saying.numberOf(after.hole) },
-        saying.looking,
-      )
-      if (along) where.push(along)
-    } else if (happening.kind === 'down' && before !== null) {
-      const start = saying.worked.holes[before] as Hole
-      const along = whereAlong(at, start, { at: start, hole: saying.numberOf(before) }, saying.looking)
-      if (along) where.push(along)
-    }
-    // Where the last hole lies too, it is not said again.
-    const beside = after?.hole ?? before
-    const last = beside === null ? null : whereOnGuide(saying.worked.holes[beside] as Hole, saying.looking)
-    if (onGuide && !(ALONG.includes(onGuide.at) && JSON.stringify(onGuide) === JSON.stringify(last))) where.push(onGuide)
-  }
-  return { number, again, where }
-}
-
-function endsThere(index: number, { worked }: Saying): boolean {
-  const { same } = worked.holes[index] as Hole
-  return worked.holes.some((hole, other) => other < index && hole.same === same && hole.move === 'down')
 }
 
 /** Beside a line it has a side; round a shape it is the outer side or the inner. */

@@ -10,15 +10,16 @@ export function stepSentence(step: Pick<Step, 'sentence' | 'said' | 'takes' | 't
   if (!step.takes) return step.sentence
   const begins = step.said.filter((phrase) => phrase.key === 'pass-begins')
   const rest = step.said.filter((phrase) => phrase.key !== 'pass-begins')
-  return [inWords(begins, ENGLISH), takeThread(step, assigned), inWords(rest, ENGLISH)].filter((text) => text !== '').join(' ')
+  return [inWords(begins, ENGLISH), takeThread(step, step.takes, assigned), inWords(rest, ENGLISH)].filter((text) => text !== '').join(' ')
 }
 
-function takeThread({ thread: role }: Pick<Step, 'thread'>, assigned: Pick<Assigned, 'main' | 'threads'>): string {
+function takeThread({ thread: role }: Pick<Step, 'thread'>, takes: 'first' | 'again', assigned: Pick<Assigned, 'main' | 'threads'>): string {
   const { thread, kind, strands, needle } = threadOfRole(assigned, role)
   const what = wordForRole(
     role,
     assigned.threads.map((one) => one.role),
   )
+  if (takes === 'again') return `With the ${what} again.`
   return `Take the ${what}: ${strandsInWords(strands.value)} of ${nameThread(kind).toLowerCase()} in ${thread.value.colour.name}, in ${withArticle(nameNeedle(needle.value))}.`
 }
 

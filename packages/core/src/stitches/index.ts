@@ -3,7 +3,10 @@ import type { StitchDocument } from '../notation/index.ts'
 import { backStitch } from './library/back-stitch.ts'
 import { bandsAndKnots } from './library/bands-and-knots.ts'
 import { chainStitch } from './library/chain-stitch.ts'
+import { chains } from './library/chains.ts'
 import { compositeLines } from './library/composite-lines.ts'
+import { counted } from './library/counted.ts'
+import { edgeLoops } from './library/edge-loops.ts'
 import { frenchKnot } from './library/french-knot.ts'
 import { laidWork } from './library/laid-work.ts'
 import { loops } from './library/loops.ts'
@@ -12,8 +15,10 @@ import { moreFills } from './library/more-fills.ts'
 import { moreKnots } from './library/more-knots.ts'
 import { moreLines } from './library/more-lines.ts'
 import { openwork } from './library/openwork.ts'
+import { raisedBands } from './library/raised-bands.ts'
 import { runningStitch } from './library/running-stitch.ts'
 import { satinStitch } from './library/satin-stitch.ts'
+import { smallFills } from './library/small-fills.ts'
 import { splitStitch } from './library/split-stitch.ts'
 import { stemStitch } from './library/stem-stitch.ts'
 import { wovenWork } from './library/woven-work.ts'
@@ -36,6 +41,11 @@ export const LIBRARY: readonly StitchDocument[] = [
   ...laidWork,
   ...wovenWork,
   ...openwork,
+  ...chains,
+  ...edgeLoops,
+  ...raisedBands,
+  ...counted,
+  ...smallFills,
 ]
 
 /** A stitch of the sampler's own comes before one of the library with the same id. */

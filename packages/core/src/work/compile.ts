@@ -120,7 +120,7 @@ class Compiler {
           : null,
       }
     }
-    const { step, tail, closedTail, cornerTail, times, order, odd, of, inset, rows } = place.along
+    const { step, tail, closedTail, cornerTail, times, order, odd, of, inset, rows, again } = place.along
     if (step.length === 0) this.wrong([...path, 'step'], 'move.no-step')
     return {
       kind: 'along',
@@ -133,12 +133,21 @@ class Compiler {
       odd: odd ?? false,
       of: of ?? 'vein',
       inset: this.maybe(inset, [...path, 'inset']),
+      again: this.maybe(again, [...path, 'again']),
       rows: rows ? { spacing: this.expression(rows.spacing, [...path, 'rows']), follow: rows.follow } : null,
     }
   }
 
   private move(move: Move, index: number, inner: number | null, path: ProblemPath, depth: number): CompiledMove {
-    const common = { index, inner, as: move.as ?? null, when: move.when ?? null, only: move.only ?? null, except: move.except ?? null }
+    const common = {
+      index,
+      inner,
+      as: move.as ?? null,
+      when: move.when ?? null,
+      only: move.only ?? null,
+      except: move.except ?? null,
+      given: this.maybe(move.if, path),
+    }
     return readMove(move, common, {
       expression: (given) => this.expression(given, path),
       maybe: (given) => this.maybe(given, path),
@@ -188,6 +197,7 @@ class Compiler {
       return { kind: 'named', name: match[1] as string, shift: match[3] === undefined ? 0 : Number(`${match[2]}${match[3]}`) }
     }
     if (isPair(form)) return { kind: 'frame', s: this.expression(form[0], path), t: this.expression(form[1], path) }
+    if ('cross' in form) return { kind: 'cross', threads: [this.reference(form.cross[0], path, 'crossed'), this.reference(form.cross[1], path, 'crossed')] }
     if ('edge' in form) return { kind: 'edge', side: form.edge, lean: this.expression(form.lean, path) }
     return {
       kind: 'between',

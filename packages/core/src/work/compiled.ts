@@ -1,12 +1,13 @@
 /** A stitch document after every expression has been read once and every label checked. */
 import type { Problem } from '../base/index.ts'
-import type { Compiled, MoveKind, Pass, Round, StitchDocument, When } from '../notation/index.ts'
+import type { Compiled, MoveKind, Pass, PassSide, Round, StitchDocument, ThreadRole, When } from '../notation/index.ts'
 import type { MoveRef } from './types.ts'
 
 export type CompiledPoint =
   | { readonly kind: 'frame'; readonly s: Compiled; readonly t: Compiled }
   | { readonly kind: 'named'; readonly name: string; readonly shift: number }
   | { readonly kind: 'last' }
+  | { readonly kind: 'cross'; readonly threads: readonly [CompiledReference, CompiledReference] }
   | { readonly kind: 'edge'; readonly side: 'left' | 'right'; readonly lean: Compiled }
   | {
       readonly kind: 'between'
@@ -35,6 +36,7 @@ export interface CompiledCommon {
   readonly when: When | null
   readonly only: readonly number[] | null
   readonly except: readonly number[] | null
+  readonly given: Compiled | null
 }
 
 export interface CompiledUp extends CompiledCommon {
@@ -51,6 +53,7 @@ export interface CompiledDown extends CompiledCommon {
   readonly kind: 'down'
   readonly point: CompiledPoint
   readonly loose: boolean
+  readonly wraps: Compiled | null
   readonly split: CompiledReference | null
   readonly plunge: boolean
 }
@@ -58,7 +61,7 @@ export interface CompiledDown extends CompiledCommon {
 export interface CompiledSlide<Past extends 'under' | 'over'> extends CompiledCommon {
   readonly kind: Past
   readonly references: readonly CompiledReference[]
-  readonly from: 'left' | 'right' | 'near'
+  readonly from: PassSide
   readonly at: Compiled | null
   readonly hitch: boolean
   readonly bight: Compiled | null
@@ -83,6 +86,13 @@ export interface CompiledByKind extends Record<MoveKind, CompiledCommon> {
   readonly cast: CompiledCommon & { readonly kind: 'cast'; readonly turns: Compiled; readonly free: Compiled | null }
   readonly lay: CompiledCommon & { readonly kind: 'lay'; readonly from: Compiled; readonly to: Compiled; readonly aside: Compiled | null }
   readonly hold: CompiledCommon & { readonly kind: 'hold' }
+  readonly take: CompiledCommon & { readonly kind: 'take'; readonly role: ThreadRole }
+  readonly drawn: CompiledCommon & {
+    readonly kind: 'drawn'
+    readonly references: readonly CompiledReference[]
+    readonly by: readonly [Compiled, Compiled]
+    readonly at: Compiled | null
+  }
   readonly pin: CompiledCommon & { readonly kind: 'pin'; readonly point: CompiledPoint }
   readonly bead: CompiledCommon & { readonly kind: 'bead'; readonly size: Compiled }
   readonly pad: CompiledCommon & { readonly kind: 'pad'; readonly height: Compiled; readonly felt: Compiled | null }
@@ -116,6 +126,7 @@ export type CompiledPlace =
       readonly of: 'vein' | 'outline'
       readonly inset: Compiled | null
       readonly rows: CompiledRows | null
+      readonly again: Compiled | null
     }
   | {
       readonly kind: 'across'

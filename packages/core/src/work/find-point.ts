@@ -1,7 +1,8 @@
 /** Where a point of the document lies on the cloth. */
 import { leftOf, lerp, type Point, step, subtract, unit } from '../geometry/index.ts'
 import type { Compiled } from '../notation/index.ts'
-import type { CompiledPoint } from './compiled.ts'
+import type { CompiledPoint, CompiledReference } from './compiled.ts'
+import { crossingNearest } from './thread-crossing.ts'
 import type { Frame, Reach } from './frames.ts'
 import { MoveError } from './thread-settings.ts'
 
@@ -21,6 +22,8 @@ export interface Around {
   readonly value: (compiled: Compiled, over?: (name: string) => number | undefined) => number
   /** Where the needle last went through. */
   readonly last: () => Point | null
+  /** The way of a thread that was made before. */
+  readonly thread: (reference: CompiledReference) => readonly Point[]
 }
 
 /** Null for a named point of a frame beyond the ends, and for a line that misses the edge. */
@@ -43,6 +46,12 @@ export function findPoint(form: CompiledPoint, frame: Frame, around: Around): Fo
       const last = around.last()
       if (!last) throw new MoveError('move.no-last')
       return { at: last, direction: frame.at(0, 0).direction, edge: false }
+    }
+    case 'cross': {
+      const here = frame.at(0, 0)
+      const at = crossingNearest(around.thread(form.threads[0]), around.thread(form.threads[1]), here.at)
+      if (!at) throw new MoveError('move.no-crossing', { labels: form.threads.map((one) => one.label).join(' and ') })
+      return { at, direction: here.direction, edge: false }
     }
     case 'edge': {
       const at = frame.toEdge?.(form.side, (value(form.lean) * Math.PI) / 180) ?? null

@@ -5,7 +5,7 @@ import { gridPoint, type ReadGuide, type ReadOf } from '../guide/index.ts'
 import type { Compiled } from '../notation/index.ts'
 import { alongVein } from './along-vein.ts'
 import type { CompiledPlace } from './compiled.ts'
-import { failed, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
+import { failed, type Frame, frameAt, MOST_FRAMES, oneRun, type Placed } from './frames.ts'
 import { placeAcross, type ShapeGuide } from './place-across.ts'
 import { type AlongRequest, placeAlong, placeWhole } from './place-along.ts'
 import { rowPaths } from './place-rows.ts'
@@ -38,7 +38,7 @@ export function placePass(request: PlaceRequest): Placed {
   const maybe = (compiled: Compiled | null): number => (compiled ? value(compiled) : 0)
   switch (place.kind) {
     case 'along':
-      if (guide.kind === 'line') return placeAlong(alongRequest(request, place, guide))
+      if (guide.kind === 'line') return again(placeAlong(alongRequest(request, place, guide)), place.again ? value(place.again) : 1)
       if (guide.kind === 'shape') return alongShape(request, place, guide)
       break
     case 'across':
@@ -62,8 +62,7 @@ export function placePass(request: PlaceRequest): Placed {
     case 'times': {
       const times = Math.max(0, Math.round(value(place.times)))
       if (!(times <= MOST_FRAMES)) return failed(['times'], 'place.many-repeats', { count: times, most: MOST_FRAMES })
-      const { origin, direction, values, named } = beginningOf(guide, mirror)
-      const frame = frameAt(origin, direction, mirror ? -1 : 1, values, named)
+      const frame = beginningOf(guide, mirror)
       return times === 0
         ? { runs: [], legs: [], lengthMm: 0, problems: [] }
         : oneRun(
@@ -159,6 +158,22 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
   return joined(request.leftHand !== place.reverse ? placed.reverse() : placed)
 }
 
+/** The same line so many times, each a row of its own. */
+function again(placed: Placed, times: number): Placed {
+  const rows = Math.max(1, Math.min(MOST_ROWS, Math.round(times)))
+  if (rows === 1) return placed
+  // Frames measure themselves when they are asked: the row is added to what they find.
+  const inRow = (frame: Frame, row: number): Frame => Object.create(frame, { values: { get: () => ({ ...frame.values, row, rows }) } }) as Frame
+  return {
+    ...placed,
+    runs: Array.from({ length: rows }, (_, row) =>
+      placed.runs.map((run) => ({ ...run, frames: run.frames.map((frame) => inRow(frame, row)), endFrame: inRow(run.endFrame, row) })),
+    ).flat(),
+  }
+}
+
+const MOST_ROWS = 60
+
 /** Several lines worked one after the other. */
 function joined(placed: readonly Placed[]): Placed {
   return {
@@ -169,31 +184,28 @@ function joined(placed: readonly Placed[]): Placed {
   }
 }
 
-function beginningOf(guide: ReadGuide, mirror: boolean) {
-  const none = (): Point | null => null
+/** The frame in which weaving and the like is worked, whose places come from what it passes. */
+function beginningOf(guide: ReadGuide, mirror: boolean): Frame {
   const ahead = { x: mirror ? -1 : 1, y: 0 }
+  const frame = (origin: Point, values: Readonly<Record<string, number>>, named?: (name: string) => Point | null, direction: Point = ahead): Frame =>
+    frameAt(origin, direction, mirror ? -1 : 1, values, named)
   switch (guide.kind) {
     case 'line': {
       const { centre, path } = guide
       const first = path.points[0] as Point
       const radius = centre ? Math.hypot(first.x - centre.x, first.y - centre.y) : 0
-      return { origin: centre ?? first, direction: ahead, values: { radius }, named: (name: string) => (name === 'centre' ? (centre ?? null) : null) }
+      return frame(centre ?? first, { radius }, (name) => (name === 'centre' ? (centre ?? null) : null))
     }
     case 'shape':
-      return { origin: guide.outline.points[0] as Point, direction: ahead, values: {}, named: none }
+      return frame(guide.outline.points[0] as Point, {})
     case 'spots':
-      return { origin: guide.at[0] as Point, direction: ahead, values: guide.sideMm === undefined ? {} : { size: guide.sideMm }, named: none }
+      return placeOnce(guide, mirror).runs[0]?.frames[0] ?? frame({ x: 0, y: 0 }, {})
     case 'grid':
-      return { origin: guide.at, direction: ahead, values: { size: guide.cellMm, columns: guide.columns, rows: guide.rows }, named: none }
+      return frame(guide.at, { size: guide.cellMm, columns: guide.columns, rows: guide.rows })
     case 'pins': {
       const pin = guide.pins[0] as Point
       const height = Math.hypot(pin.x - guide.base.x, pin.y - guide.base.y)
-      return {
-        origin: guide.base,
-        direction: towardsPins(guide),
-        values: { height },
-        named: (name: string) => (name === 'pin' ? pin : name === 'base' ? guide.base : null),
-      }
+      return frame(guide.base, { height }, (name) => (name === 'pin' ? pin : name === 'base' ? guide.base : null), towardsPins(guide))
     }
   }
 }

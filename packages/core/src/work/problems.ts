@@ -48,6 +48,7 @@ export const WORK_SENTENCES: Sentences = {
   'move.each-within-each': 'an "each" may not hold another "each".',
   'move.names-no-thread': 'name at least one thread to pass.',
   'move.no-thread': 'there is no "{label}" to pass; {made} of them have been made.',
+  'move.no-crossing': '{labels} do not cross here.',
   'move.no-thread-yet': 'there is no "{label}" yet to pass.',
   'move.no-last': '"-" means where the needle last went through, and it has not gone through yet.',
   'move.no-point': 'there is no point called "{name}" on this guide.',

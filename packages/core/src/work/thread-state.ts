@@ -11,36 +11,20 @@ import { wayRoundPost, wayRoundTwo } from './post-rule.ts'
 import { lifted, sortAlong, unnamed } from './thread-lie.ts'
 import { ThreadLog } from './thread-log.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
-import type { Fault, Patch, SurfaceKind, SurfaceMove, Wound } from './types.ts'
-import { windUp } from './wrap-rule.ts'
+import type { Fault, Patch, SurfaceKind, SurfaceMove } from './types.ts'
+import { WaitingThreads } from './waiting-threads.ts'
+import { addKnotAt, addLink, addWound, type Winding } from './wound.ts'
 
 /** A thread counts as pierced only when the hole lies on it to within half a millimetre. */
 const PIERCED_MM = 0.5
 /** The thread has not left its hole. */
 const HERE_MM = 1e-6
-/** The thread wound round the needle, to be drawn through. */
-interface Winding {
-  readonly turns: number
-  readonly wound: Wound
-  /** The coil stands free of the cloth, so many mm tall. */
-  readonly freeMm: number | null
-}
-
-/** A thread that waits in front, in its own needle, while another is worked. */
-interface PutAside {
-  readonly role: ThreadSettings['role']
-  readonly way: Point3[]
-  readonly lastHole: number
-  readonly pierced: boolean
-  readonly lies: boolean
-  readonly unders: Under[]
-}
-
 interface OpenLoop {
   readonly from: number
   readonly to: number
   readonly way: readonly Point3[]
   readonly context: MoveContext
+  readonly settings: ThreadSettings
 }
 
 export class ThreadState {
@@ -54,8 +38,7 @@ export class ThreadState {
   private open: OpenLoop | null = null
   private winding: Winding | null = null
   private held = false
-  /** In the order in which they were put aside. */
-  private readonly aside: PutAside[] = []
+  private readonly waiting = new WaitingThreads()
   /** A leg of the thread in front lies already: it may go down where it came up. */
   private lies = false
   /** The thread in front came up through another. */
@@ -64,6 +47,9 @@ export class ThreadState {
   private padMm = 0
   /** Of the way in front: what lies under something, and the side and place of the last thread it slid past. */
   readonly slid: { unders: Under[]; side: Point | null; at: Point | null } = { unders: [], side: null, at: null }
+
+  /** How much more than an advance what was passed lay from where the guide had it, at most. mm. */
+  driftMm = 0
 
   /** What would not hold; only a forgiving thread goes on past it. */
   readonly faults: Fault[] = []
@@ -87,20 +73,34 @@ export class ThreadState {
     this.settings = settings
     this.held = false
     if (staysInHand) return
-    const waiting = goesOn ? this.aside.findIndex((one) => one.role === settings.role) : -1
-    const [taken] = waiting >= 0 ? this.aside.splice(waiting, 1) : []
-    if (taken) {
-      this.way = taken.way
-      this.lastHole = taken.lastHole
-      this.pierced = taken.pierced
-      this.lies = taken.lies
-      this.slid.unders = taken.unders
-    } else if (!goesOn) this.lastHole = -1
+    if (!goesOn) {
+      this.lastHole = -1
+      this.waiting.forget(settings.role)
+    } else this.takeUpAgain(settings.role)
+  }
+
+  /** Within a pass: another needle, whose thread goes on where it was left, or begins behind. */
+  take(settings: ThreadSettings): void {
+    if (settings.role === this.settings.role) return
+    this.putAside()
+    this.settings = settings
+    this.lastHole = -1
+    this.takeUpAgain(settings.role)
+  }
+
+  private takeUpAgain(role: ThreadSettings['role']): void {
+    const taken = this.waiting.takeUp(role)
+    if (!taken) return
+    this.way = taken.way
+    this.lastHole = taken.lastHole
+    this.pierced = taken.pierced
+    this.lies = taken.lies
+    this.slid.unders = taken.unders
   }
 
   private putAside(): void {
     const { settings, way, lastHole, pierced, lies, slid } = this
-    if (way) this.aside.push({ role: settings.role, way, lastHole, pierced, lies, unders: slid.unders })
+    if (way || lastHole >= 0) this.waiting.put({ role: settings.role, way, lastHole, pierced, lies, unders: slid.unders })
     this.way = null
     this.slid.unders = []
     this.slid.side = this.slid.at = null
@@ -108,7 +108,7 @@ export class ThreadState {
 
   /** After the last pass: nothing may be left in front. */
   end(): void {
-    if (this.held || this.aside.length > 0) throw new MoveError('move.not-continued')
+    if (this.held || this.waiting.anyInFront) throw new MoveError('move.not-continued')
   }
 
   get lastPoint(): Point | null {
@@ -141,12 +141,16 @@ export class ThreadState {
     this.lastHole = hole
     this.lies = false
     this.way = [this.log.at3(hole)]
-    if (how.wraps > 0) this.knotHere(how.wraps, hole, context)
+    if (how.wraps > 0) addKnotAt(this.log, how.wraps, hole, this.settings, context)
   }
 
-  down(at: Point, how: { readonly loose: boolean; readonly split: ThreadReference | null; readonly plunge: boolean }, context: MoveContext): void {
+  down(
+    at: Point,
+    how: { readonly loose: boolean; readonly split: ThreadReference | null; readonly plunge: boolean; readonly wraps: number },
+    context: MoveContext,
+  ): void {
     const way = this.way
-    if (!way) throw new MoveError(this.aside.length > 0 ? 'move.not-continued' : 'move.already-behind')
+    if (!way) throw new MoveError(this.waiting.anyInFront ? 'move.not-continued' : 'move.already-behind')
     const from = this.lastHole
     const hole = this.log.makeHole(at, 'down', context, this.settings)
     // A labelled leg that has slid under something begins the way anew, away from its hole: it is held there.
@@ -159,18 +163,23 @@ export class ThreadState {
     this.way = null
     this.lastHole = hole
     if (this.winding) {
-      this.wind(this.winding, from, hole, context)
+      addWound(this.log, this.winding, { from, to: hole }, this.settings, context)
       this.winding = null
       return
     }
     if (how.loose) {
       if (this.open) throw new MoveError('move.two-loops')
       this.note('leave-loop')
+      if (how.wraps > 0) {
+        addLink(this.log, how.wraps, { from, to: hole, way: [...way, this.log.at3(hole)] }, this.settings, context)
+        this.open = { from: hole, to: hole, way: [this.log.at3(hole), this.log.at3(hole)], context, settings: this.settings }
+        return
+      }
       // What has slid under something already lies; only what follows is loose.
       if (this.slid.unders.length > 0) {
         this.addWay(from, from, way, unnamed(context))
-        this.open = { from, to: hole, way: [way[way.length - 1] as Point3, this.log.at3(hole)], context }
-      } else this.open = { from, to: hole, way: [...way, this.log.at3(hole)], context }
+        this.open = { from, to: hole, way: [way[way.length - 1] as Point3, this.log.at3(hole)], context, settings: this.settings }
+      } else this.open = { from, to: hole, way: [...way, this.log.at3(hole)], context, settings: this.settings }
       return
     }
     this.addWay(from, hole, [...way, this.log.at3(hole)], context)
@@ -201,6 +210,14 @@ export class ThreadState {
     this.held = true
   }
 
+  /** A thread that lies already is drawn out of its way. */
+  drawIn(reference: ThreadReference, near: Point, way: (points: readonly Point3[]) => readonly Point3[]): void {
+    const segment = this.log.find(reference, near)
+    segment.asLaid ??= { points: segment.points, holes: this.log.holes.length, surfaceMoves: this.surfaceMoves.length }
+    segment.points = way(segment.points)
+    segment.lengthMm = lengthOf(segment.points)
+  }
+
   /** Everything is behind and nothing is left open. */
   finish(): void {
     if (this.open) {
@@ -222,7 +239,7 @@ export class ThreadState {
     this.open = null
     if (this.log.sameHole(loop.from, loop.to)) return
     const way = [this.log.at3(loop.from), this.log.at3(loop.to)]
-    this.log.add({ side: 'front', kind: 'straight', from: loop.from, to: loop.to, way, context: loop.context, label: loop.context.label }, this.settings)
+    this.log.add({ side: 'front', kind: 'straight', from: loop.from, to: loop.to, way, context: loop.context, label: loop.context.label }, loop.settings)
   }
 
   note(motion: Parameters<ThreadLog['note']>[0], times = 1): void {
@@ -234,9 +251,21 @@ export class ThreadState {
     return this.way
   }
 
-  surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfaceMove, 'from' | 'hitch' | 'labels'>): void {
+  surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfaceMove, 'from' | 'side' | 'hitch' | 'labels'>): void {
     const inHand = { way: this.way ?? [], points: this.way?.length ?? 0, unders: this.slid.unders, count: this.slid.unders.length }
-    this.surfaceMoves.push({ kind, at, from: 'right', hitch: false, labels: [], ...more, made: context.made, afterHole: this.log.holes.length - 1, inHand })
+    this.surfaceMoves.push({
+      kind,
+      at,
+      thread: this.settings.role,
+      from: 'right',
+      side: null,
+      hitch: false,
+      labels: [],
+      ...more,
+      made: context.made,
+      afterHole: this.log.holes.length - 1,
+      inHand,
+    })
   }
 
   /** The leg so far becomes a piece of its own, which later moves can name; the thread stays in hand. */
@@ -287,44 +316,14 @@ export class ThreadState {
     } else this.note(round === 'cross' ? 'cross-loop' : 'catch-loop')
     const a = loop.way[loop.way.length - 2] as Point3
     const b = loop.way[loop.way.length - 1] as Point3
-    const { diameterMm, lineWidthMm } = this.settings
+    const { diameterMm, lineWidthMm } = loop.settings
     const post = { a, b, c: at, direction: context.direction, round, mirror: context.mirror, diameterMm, lineWidthMm, ease: this.how.tight ? 0.25 : 1 }
     const way = and ? wayRoundTwo(post, and) : wayRoundPost(post)
     const whole = [...loop.way.slice(0, -2), ...way]
     this.open = null
     const kind = side ? 'kept' : 'loop'
     const { from, to, context: made } = loop
-    this.log.add({ side: 'front', kind, from, to, way: whole, context: made, label: made.label, ...(side ? {} : { heldBy: hole }) }, this.settings)
-  }
-
-  private wind(winding: Winding, from: number, hole: number, context: MoveContext): void {
-    const { diameterMm, lineWidthMm, shaftMm } = this.settings
-    const { turns, wound } = winding
-    const wraps = { ...winding, diameterMm, lineWidthMm, shaftMm }
-    const made = windUp(wraps, this.log.at3(from), this.log.at3(hole), context.direction, context.mirror)
-    const { kind, way, sizeMm, wrapMm } = made
-    const segment = this.log.add({ side: 'front', kind, from, to: hole, way, context, label: context.label, turns, wound, sizeMm, wrapMm }, this.settings)
-    segment.lengthMm = made.coreMm
-  }
-
-  /** Turns round the needle's tip, drawn up to a knot at the hole it came out of. */
-  private knotHere(turns: number, hole: number, context: MoveContext): void {
-    const { diameterMm, lineWidthMm, shaftMm } = this.settings
-    const at = this.log.at3(hole)
-    const made = windUp(
-      { turns: Math.max(1, Math.round(turns)), wound: 'wrap', freeMm: null, diameterMm, lineWidthMm, shaftMm },
-      at,
-      at,
-      context.direction,
-      context.mirror,
-    )
-    this.note('wind')
-    this.note('wrap', Math.max(1, Math.round(turns)))
-    const way = [at, { x: at.x + context.direction.x * 0.02, y: at.y + context.direction.y * 0.02, z: 0 }]
-    this.log.add(
-      { side: 'front', kind: 'knot', from: hole, to: hole, way, context, label: null, turns: Math.round(turns), sizeMm: made.sizeMm, wrapMm: made.wrapMm },
-      this.settings,
-    )
+    this.log.add({ side: 'front', kind, from, to, way: whole, context: made, label: made.label, ...(side ? {} : { heldBy: hole }) }, loop.settings)
   }
 
   /** The thread opens where the needle pierces it, and is drawn bent there. */

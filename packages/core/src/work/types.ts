@@ -33,6 +33,8 @@ export interface Segment {
   /** One curve: the picture (drop z), the order and the length all come from it. mm. */
   points: readonly Point3[]
   lengthMm: number
+  /** A later move has drawn it in: how it lay before, and what had been made by then. */
+  asLaid?: AsLaid | undefined
   /** Later lies over earlier. */
   order: number
   /** In which order the pieces came to be; `order` says how they lie. */
@@ -57,6 +59,12 @@ export interface Segment {
   readonly sizeMm: number
   /** Thread wound round the needle for it, mm; 0 where nothing was wound. */
   readonly wrapMm: number
+}
+
+export interface AsLaid {
+  readonly points: readonly Point3[]
+  readonly holes: number
+  readonly surfaceMoves: number
 }
 
 export interface Hole extends Point {
@@ -92,8 +100,11 @@ export type SurfaceKind = 'under' | 'over' | 'lay' | 'lead' | 'round' | 'pin' | 
 export interface SurfaceMove {
   readonly kind: SurfaceKind
   readonly at: Point
+  readonly thread: ThreadRole
   /** The side it comes from, of the direction of working, as worked. */
   readonly from: 'left' | 'right'
+  /** Toward where the needle comes from, square to what it passes; null where nothing is passed. */
+  readonly side: Point | null
   readonly hitch: boolean
   readonly labels: readonly string[]
   readonly made: MoveRef
@@ -132,6 +143,8 @@ export interface WorkedStitch {
   readonly segments: readonly Segment[]
   readonly holes: readonly Hole[]
   readonly surfaceMoves: readonly SurfaceMove[]
+  /** A pass over another's stitches that has lost its place lies so far from them, beyond an advance. mm; 0 where none has. */
+  readonly driftMm: number
   readonly fitted: Fitted
   /** Of all passes together. */
   readonly motions: MotionCounts

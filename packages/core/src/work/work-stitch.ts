@@ -3,7 +3,7 @@
  * and no stitch by name.
  */
 import { about, error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { dot, type Point } from '../geometry/index.ts'
+import type { Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import {
   type Compiled,
@@ -20,7 +20,10 @@ import { type Around, findPoint, type FoundPoint } from './find-point.ts'
 import { type Frame, meetsItself, type Placed, type Run } from './frames.ts'
 import { guideValues, isNow, labelCounted, preparesFor, stitchesInRepeat } from './meanings.ts'
 import { type Hand, workMove } from './moves/index.ts'
+import { notePlacement } from './note-placement.ts'
+import { piecesOf } from './pieces.ts'
 import { placePass } from './place-pass.ts'
+import { placeOnce } from './place-spots.ts'
 import { MoveError, type MoveContext, type ThreadReference, type ThreadSettings } from './thread-settings.ts'
 import { ThreadState } from './thread-state.ts'
 import type { Fitted, Motion, MoveRef, WorkedStitch } from './types.ts'
@@ -54,9 +57,6 @@ export function workStitch(work: StitchWork): Result<WorkedStitch> {
 
 /** A document may ask for any number of moves; a hand could not make more than these in a year. */
 const MOST_MOVES_MADE = 2_000_000
-/** A fill's stitches turn when their directions differ by this, radians: two degrees. */
-const TURN_RAD = 0.035
-
 /** Threads nearer than so many of their widths make an edge between them. */
 const SIDE_BY_SIDE = 2.5
 
@@ -77,6 +77,7 @@ class Worker implements Hand {
   private fitted: Fitted | null = null
   /** A thread laid along the whole, or padding, says nothing of pitch; the pass over it does. */
   private onlyPrepared = false
+  private isLaterPiece = false
   /** What the stitches that are counted are labelled. */
   private counted: string | null = null
   private repeats = 0
@@ -115,15 +116,15 @@ class Worker implements Hand {
 
   run(all: readonly CompiledPass[]): Result<WorkedStitch> {
     const { guide } = this.work
-    // Each pin carries a piece of its own, finished before the next is begun; but a fan is one piece.
-    const fan = all.some(({ place }) => place.kind === 'pins' && place.fan)
-    const pieces = guide.kind === 'pins' && !fan ? guide.pins.map((pin): ReadGuide => ({ ...guide, pins: [pin] })) : [guide]
+    const pieces = piecesOf(guide, all)
     const efforts = all.map((): { repeats: number; motions: Record<string, number> } => ({ repeats: 0, motions: {} }))
     for (const [index, pass, piece] of pieces.flatMap((one) => [...all.entries()].map(([at, pass]) => [at, pass, one] as const))) {
       if (this.guide !== piece) this.thread.log.forgetLabels()
       this.guide = piece
+      this.isLaterPiece = piece !== pieces[0]
       this.role = pass.pass.thread ?? MAIN_ROLE
-      this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), pass.pass.continues ?? false)
+      const goesOn = pass.pass.continues ?? (this.isLaterPiece && guide.kind === 'spots')
+      this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), goesOn)
       const before = { repeats: this.repeats, counts: new Map(this.thread.log.counts) }
       const problems = this.pass(pass, index)
       if (problems.length > 0) return failure(...problems)
@@ -139,14 +140,15 @@ class Worker implements Hand {
     if (!this.fitted) return failure(error('work.nothing', [], { stitch: this.work.document.name }))
     const motions: Partial<Record<Motion, number>> = {}
     for (const [motion, count] of this.thread.log.counts) if (count > 0) motions[motion] = count
-    const { log, surfaceMoves, patches } = this.thread
+    const { log, surfaceMoves, patches, driftMm } = this.thread
     return success({
       segments: log.segments,
       holes: log.holes,
       surfaceMoves,
       patches,
+      driftMm,
       faults: this.thread.faults,
-      fitted: this.fitted,
+      fitted: pieces.length > 1 && guide.kind === 'spots' ? { ...this.fitted, lengthMm: placeOnce(guide, this.work.leftHand).lengthMm } : this.fitted,
       motions,
       efforts,
       repeats: this.repeats,
@@ -190,13 +192,13 @@ class Worker implements Hand {
       const problem = this.workRun(pass, passIndex, run)
       if (problem) return [problem]
     }
-    this.noteTurns(pass, placed)
+    notePlacement(pass, placed, { guide, thread: this.thread })
     if (placed.runs.length === 0) return []
     if (this.fitted === null || this.onlyPrepared) {
       this.fitted = this.fit(pass, placed, this.repeats - before)
       this.onlyPrepared = pass.place.kind === 'whole' || preparesFor(compileStitch(document).passes, passIndex)
       this.counted = labelCounted(pass)
-    } else if (this.fitted && pass.pass.continues && this.counted !== null && labelCounted(pass) === this.counted) {
+    } else if (this.fitted && (pass.pass.continues || this.isLaterPiece) && this.counted !== null && labelCounted(pass) === this.counted) {
       // The way back of a double line, the other half of a leaf: more of the same stitches.
       this.fitted = { ...this.fitted, count: this.fitted.count + Math.round((this.repeats - before) * stitchesInRepeat(pass)) }
     }
@@ -207,32 +209,6 @@ class Worker implements Hand {
   private pitchOf({ place }: CompiledPass): number {
     if (place.kind === 'along') return this.advanceMm
     return place.kind === 'across' ? this.value(place.pitch) : Infinity
-  }
-
-  /** What the placement itself asks of the hands: an angle that changes, rows that interlock, threads that are counted. */
-  private noteTurns(pass: CompiledPass, placed: Placed): void {
-    const { place } = pass
-    const frames = place.kind === 'across' || place.kind === 'scatter' ? placed.runs.flatMap((run) => run.frames) : []
-    const count = placed.runs.reduce((total, run) => total + run.frames.length, 0)
-    const past = new Set(pass.cycle.flat().flatMap((move) => (move.kind === 'under' || move.kind === 'over' ? [move.kind] : [])))
-    // Spokes lie fast in the cloth at both ends; round a pin they give way to the needle.
-    if (past.size === 2 && place.kind === 'weave') this.thread.note('weave', count)
-    if (place.kind === 'crossings') {
-      this.thread.note('lay')
-      this.thread.note('tie', count)
-    }
-    if (place.kind === 'cells') this.thread.note('count', count)
-    if (place.kind === 'across' && place.cuts?.bite) this.thread.note('interlock', frames.filter((frame) => (frame.values['row'] ?? 0) > 0).length)
-    // Round a centre every stitch points another way.
-    if (place.kind === 'along' && this.guide.kind === 'line' && this.guide.centre) this.thread.note('angle', count)
-    let last: Point | null = null
-    let turns = 0
-    for (const frame of frames) {
-      const { direction } = frame.at(0, 0)
-      if (last && Math.abs(Math.atan2(last.x * direction.y - last.y * direction.x, dot(last, direction))) > TURN_RAD) turns += 1
-      last = direction
-    }
-    if (turns > 0) this.thread.note('angle', turns)
   }
 
   private fit(pass: CompiledPass, placed: Placed, repeats: number): Fitted {
@@ -291,7 +267,13 @@ class Worker implements Hand {
     return this.tried(() => this.thread.finish(), ['passes', passIndex, closing ? 'close' : 'end'])
   }
 
+  take(role: ThreadRole): void {
+    this.role = role
+    this.thread.take(this.settings(role, 'round'))
+  }
+
   private move(move: CompiledMove, made: MoveRef): void {
+    if (move.given && !(this.value(move.given) > 0)) return
     this.movesMade += 1
     if (this.movesMade > MOST_MOVES_MADE) throw new MoveError('move.too-many', { most: MOST_MOVES_MADE })
     this.made = made
@@ -321,9 +303,11 @@ class Worker implements Hand {
     compiled(over ? (name) => over(name) ?? this.lookup(name) : this.lookup)
 
   readonly point = (form: CompiledPoint): FoundPoint | null => {
-    const around: Around = { index: this.frameIndex, frames: this.frames, value: this.value, last: () => this.thread.lastPoint }
+    const around: Around = { index: this.frameIndex, frames: this.frames, value: this.value, last: () => this.thread.lastPoint, thread: this.way }
     return findPoint(form, this.frame, around)
   }
+
+  private readonly way = (reference: CompiledReference): readonly Point[] => this.thread.log.find(this.reference(reference), this.frame.at(0, 0).at).points
 
   readonly maybe = (compiled: Compiled | null): number | null => (compiled ? compiled(this.lookup) : null)
 

@@ -95,9 +95,9 @@ function Rest({ move, name, wording, onChange }: { move: Move; name: string; wor
   if ('bead' in move) return <>{amount('bead', move.bead)} wide</>
   if ('pad' in move) return <>{amount('pad', move.pad)} high</>
   if ('cut' in move) return <>, {amount('size', move.size)} wide</>
-  if ('under' in move || 'over' in move) {
-    const field = 'under' in move ? 'under' : 'over'
-    const names = 'under' in move ? move.under : move.over
+  if ('under' in move || 'over' in move || 'drawn' in move) {
+    const field = 'under' in move ? 'under' : 'over' in move ? 'over' : 'drawn'
+    const names = 'under' in move ? move.under : 'over' in move ? move.over : move.drawn
     return (
       <>
         the thread called
@@ -116,6 +116,7 @@ function Rest({ move, name, wording, onChange }: { move: Move; name: string; wor
   }
   if ('each' in move)
     return <span className="quiet"> {typeof move.each.along === 'string' ? move.each.along : 'the way'}: moves of its own, written with formulas</span>
+  if ('take' in move) return <b> {move.take}</b>
   if ('lay' in move || 'withdraw' in move || kindOf(move) === 'round') return <span className="quiet"> as the formulas say</span>
   return null
 }

@@ -17,6 +17,8 @@ export const MOVE_WORDS: Readonly<Record<MoveKind, string>> = {
   round: 'round a pin',
   each: 'along it, each',
   hold: 'hold in front',
+  take: 'take up another thread',
+  drawn: 'draw in',
   pin: 'set a pin',
   bead: 'take a bead',
   pad: 'pad',
@@ -40,6 +42,8 @@ const EMPTY: Readonly<Record<MoveKind, unknown>> = {
   round: { round: 'pin', to: [0, 0] },
   each: { each: { along: 'st', every: 3 }, moves: [{ up: [0, '-h'] }, { down: [0, 'h'] }] },
   hold: { hold: true },
+  take: { take: 'tie' },
+  drawn: { drawn: ['st'], by: [0, 1] },
   pin: { pin: 'pin' },
   bead: { bead: 2 },
   pad: { pad: 0.5 },
@@ -74,7 +78,7 @@ export function readPlace(kind: MoveKind, text: string): unknown {
   }
   if (kind === 'hold') return true
   const parts = splitTop(typed).map(readValue)
-  if (kind === 'under' || kind === 'over') return splitTop(typed)
+  if (kind === 'under' || kind === 'over' || kind === 'drawn') return splitTop(typed)
   if (kind === 'wrap' || kind === 'cast' || kind === 'bead' || kind === 'pad') return parts[0] ?? 0
   return parts.length > 1 ? parts : typed
 }

@@ -19,6 +19,8 @@ const WHEN: readonly Addition[] = [
 const FROM: readonly Addition[] = [
   { field: 'from', value: 'left', words: 'from the left' },
   { field: 'from', value: 'right', words: 'from the right' },
+  { field: 'from', value: 'ahead', words: 'from ahead, coming back' },
+  { field: 'from', value: 'behind', words: 'from behind, going on' },
   { field: 'from', value: 'near', words: 'from the nearer side' },
 ]
 
@@ -52,7 +54,7 @@ export function additionsOf(kind: MoveKind, move: Move): { readonly said: readon
 }
 
 /** Fields that have a place of their own in the sentence. */
-const OWN_FIELDS: Partial<Record<MoveKind, readonly string[]>> = { cut: ['size'], round: ['to'], each: ['moves'] }
+const OWN_FIELDS: Partial<Record<MoveKind, readonly string[]>> = { cut: ['size'], round: ['to'], each: ['moves'], drawn: ['by', 'at'] }
 
 /** Where a move goes: `up` and `down` are at a place, the rest are with an amount, a thread or nothing. */
 export const MOVE_SENTENCES: Readonly<Record<MoveKind, string>> = {
@@ -67,6 +69,8 @@ export const MOVE_SENTENCES: Readonly<Record<MoveKind, string>> = {
   round: 'Go round',
   each: 'All along',
   hold: 'Keep the thread in front',
+  take: 'Take up the thread called',
+  drawn: 'Draw in',
   pin: 'Set a pin at',
   bead: 'Take up a bead',
   pad: 'Pad',
@@ -171,6 +175,7 @@ export const MATERIAL_NAMES: ReadonlyMap<string, string> = new Map([
 export function placeInWords(form: PointForm, names: ReadonlyMap<string, string>): string {
   if (typeof form === 'string') return NAMED_PLACES.get(form) ?? form
   if ('edge' in form) return `the ${form.edge} edge, leaning back ${form.lean}°`
+  if ('cross' in form) return `where ${form.cross[0]} and ${form.cross[1]} cross`
   if ('from' in form) {
     const share = form.mm === undefined ? `${form.at === undefined ? 'half' : inWords(form.at, names)} of the way` : `${inWords(form.mm, names)} mm`
     return `${share} from ${placeInWords(form.from, names)} to ${placeInWords(form.to, names)}`

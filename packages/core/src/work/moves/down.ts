@@ -10,6 +10,7 @@ export const down: MoveRule<DownMove, CompiledDown> = {
     kind: 'down',
     point: reader.point(move.down),
     loose: move.loose ?? false,
+    wraps: reader.maybe(move.wraps),
     split: move.split === undefined ? null : reader.reference(move.split, 'split'),
     plunge: move.plunge ?? false,
   }),
@@ -19,7 +20,7 @@ export const down: MoveRule<DownMove, CompiledDown> = {
     noteReturn(found, hand)
     if (hand.made.inner !== null || tiesLaid(hand)) hand.thread.note('tie')
     const split = move.split ? hand.reference(move.split) : null
-    hand.thread.down(found.at, { loose: move.loose, split, plunge: move.plunge }, hand.context(move, found.direction))
+    hand.thread.down(found.at, { loose: move.loose, split, plunge: move.plunge, wraps: hand.maybe(move.wraps) ?? 0 }, hand.context(move, found.direction))
     noteSide(move, found, hand)
   },
 }

@@ -45,6 +45,8 @@ export interface Hand {
   /** A coming up was beyond the ends: the going down that belongs to it is left out as well. */
   leftOut: boolean
   readonly role: ThreadRole
+  /** The thread in hand waits; that of this role is taken up. */
+  readonly take: (role: ThreadRole) => void
   /** A thread of this role has been laid, so what is worked in another now ties it down. */
   laid: ThreadRole | null
   readonly value: (given: Compiled) => number

@@ -1,6 +1,6 @@
 /** Sliding under threads on the front, or passing over them, without entering the cloth. */
-import { cross, dot, leftOf, length, type Point, type Point3, subtract } from '../../geometry/index.ts'
-import type { OverMove, UnderMove } from '../../notation/index.ts'
+import { cross, distance, dot, leftOf, length, type Point, type Point3, subtract } from '../../geometry/index.ts'
+import type { OverMove, PassSide, UnderMove } from '../../notation/index.ts'
 import type { CompiledSlide } from '../compiled.ts'
 import { nearestOnThread, type PassedThread, placeOnThread, wayPast } from '../pass-rule.ts'
 import { wayRoundPost } from '../post-rule.ts'
@@ -49,7 +49,7 @@ function slide(move: CompiledSlide<'under' | 'over'>, hand: Hand): void {
 }
 
 interface SlideHow {
-  readonly from: 'left' | 'right' | 'near'
+  readonly from: PassSide
   readonly at: number
   readonly hitch: boolean
   readonly bightMm: number | null
@@ -75,6 +75,7 @@ function slidePast(
       return share === null ? nearestOnThread(segment.points, lead.at) : placeOnThread(segment.points, share)
     }),
   ]
+  if (how.advanceMm > 0) thread.driftMm = Math.max(thread.driftMm, distance(lead.at, near) - how.advanceMm)
   const before = way[way.length - 1] as Point3
   const side = sideOf(lead, how.from, before, context)
   const past = wayPast({
@@ -108,7 +109,7 @@ function slidePast(
   const fromSide = dot(side, leftOf(context.direction)) >= 0 ? 'left' : 'right'
   const last = lastPast(thread)
   if (last && last.labels.length > 0 && last.from !== fromSide) thread.note('alternate')
-  thread.surface(kind, lead.at, context, { from: fromSide, hitch: how.hitch, labels: references.map((one) => one.label) })
+  thread.surface(kind, lead.at, context, { from: fromSide, side, hitch: how.hitch, labels: references.map((one) => one.label) })
   if (context.label !== null && references[0]?.label !== undefined) thread.cutWay(context)
 }
 

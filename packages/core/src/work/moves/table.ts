@@ -4,6 +4,7 @@ import type { CompiledByKind, CompiledCommon, CompiledMove } from '../compiled.t
 import { bead } from './bead.ts'
 import { by } from './by.ts'
 import { down } from './down.ts'
+import { drawn } from './drawn.ts'
 import { each } from './each.ts'
 import { cut, withdraw } from './ground.ts'
 import { hold } from './hold.ts'
@@ -12,6 +13,7 @@ import { pad } from './pad.ts'
 import { pin, round } from './pin.ts'
 import type { Hand, MoveReader, MoveRule } from './rule.ts'
 import { over, under } from './slide.ts'
+import { take } from './take.ts'
 import { up } from './up.ts'
 import { cast, wrap } from './wrap.ts'
 
@@ -23,6 +25,8 @@ const MOVES: { readonly [Kind in MoveKind]: MoveRule<MoveByKind[Kind], CompiledB
   cast,
   lay,
   hold,
+  take,
+  drawn,
   pin,
   bead,
   pad,
