@@ -62,7 +62,7 @@ const moves: { readonly [Kind in MoveKind]: z.ZodType<MoveByKind[Kind]> } = {
   }),
   by: z.strictObject({ by: pointForm, ...common }),
   wrap: z.strictObject({ wrap: expression, turn: z.literal('eight').optional(), ...common }),
-  cast: z.strictObject({ cast: expression, free: expression.optional(), ...common }),
+  cast: z.strictObject({ cast: expression, free: expression.optional(), sides: z.literal('both').optional(), ...common }),
   lay: z.strictObject({ lay: z.tuple([expression, expression]), aside: expression.optional(), ...common }),
   hold: z.strictObject({ hold: z.literal(true), ...common }),
   take: z.strictObject({ take: z.lazy(() => threadRole), ...common }),
@@ -72,6 +72,7 @@ const moves: { readonly [Kind in MoveKind]: z.ZodType<MoveByKind[Kind]> } = {
   pad: z.strictObject({ pad: expression, felt: expression.optional(), ...common }),
   cut: z.strictObject({ cut: pointForm, size: expression, ...common }),
   withdraw: z.strictObject({ withdraw: z.tuple([expression, expression]), ...common }),
+  bundle: z.strictObject({ bundle: z.tuple([expression, expression]), at: expression, ...common }),
   each: z.strictObject({
     each: z.strictObject({
       along: z.union([reference, z.strictObject({ from: pointForm, to: pointForm })]),

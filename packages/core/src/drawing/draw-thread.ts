@@ -43,7 +43,8 @@ export function drawThread(segments: readonly Segment[], view: ThreadView): Draw
   const { shown, seen } = laidOut(segments, view)
   const items: DrawingItem[] = []
   const waiting = patches.map((patch) => ({ ...patch, outline: patch.outline.map(seen) }))
-  for (const patch of waiting) if (patch.kind !== 'felt') items.push(...openGround(patch))
+  const bundles = waiting.filter((patch) => patch.kind === 'bundle')
+  for (const patch of waiting) if (patch.kind !== 'felt') items.push(...openGround(patch, bundles))
   const near = within ? shown.filter((one) => meets(one.box, within, one.wide)) : shown
   if (detail === 'full') items.push(...holes(near, look, cloth))
   const felt = waiting.filter((patch) => patch.kind === 'felt' && view.side === 'front')

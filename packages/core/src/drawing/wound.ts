@@ -1,6 +1,6 @@
 /** Thread wound into what stands up: knots with their turns, bullions, beads. */
 import type { Point } from '../geometry/index.ts'
-import type { Segment } from '../work/index.ts'
+import { isCast, type Segment } from '../work/index.ts'
 import { every, pathLength } from './along-path.ts'
 import type { DrawingItem } from './drawing.ts'
 import { drawLineThread, type LineStyle } from './line-thread.ts'
@@ -176,7 +176,8 @@ export function coil(segment: Segment, path: readonly Point[], style: LineStyle)
       cap: 'round',
     })
     // A cast loop leaves its little bar along one edge.
-    if (segment.wound === 'cast') items.push({ kind: 'disc', at: put(1), radiusMm: 0.55 * width, fill: darker(colour, 0.12) })
+    if (isCast(segment.wound))
+      items.push({ kind: 'disc', at: put(segment.wound === 'cast-both' && index % 2 === 1 ? -1 : 1), radiusMm: 0.55 * width, fill: darker(colour, 0.12) })
   }
   return items
 }

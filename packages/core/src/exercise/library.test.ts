@@ -74,7 +74,9 @@ describe('over and under', () => {
   it.each(['whipped-running', 'whipped-back', 'whipped-stem'])('%s passes under every stitch from one side', (id) => {
     const { surfaceMoves: slides, segments } = work(id, line(60)).worked
     expect(new Set(slides.map((slide) => slide.from))).toEqual(new Set(['right']))
-    expect(slides.length).toBe(segments.filter((segment) => segment.side === 'front' && segment.label === 'st').length)
+    // Whipped stem passes where two stitches overlap: one place fewer than there are stitches.
+    const places = segments.filter((segment) => segment.side === 'front' && segment.label === 'st').length - (id === 'whipped-stem' ? 1 : 0)
+    expect(slides.length).toBe(places)
     // Each slide lies under a thread of the base: its piece has a lower order than the stitch it passes.
     const base = segments.filter((segment) => segment.label === 'st')
     const under = segments.filter((segment) => segment.thread !== 'main' && segment.side === 'front' && !Number.isInteger(segment.order))

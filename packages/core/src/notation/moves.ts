@@ -70,6 +70,8 @@ export interface CastMove extends MoveCommon {
   readonly cast: Expression
   /** The coil stands free of the cloth, so many mm tall. */
   readonly free?: Expression | undefined
+  /** From one side and the other in turn, with two threads. */
+  readonly sides?: 'both' | undefined
 }
 /** The thread follows the guide on the surface between two nominal places. */
 export interface LayMove extends MoveCommon {
@@ -122,6 +124,11 @@ export interface CutMove extends MoveCommon {
 export interface WithdrawMove extends MoveCommon {
   readonly withdraw: readonly [Expression, Expression]
 }
+/** Threads of the ground that stand in a withdrawn strip, from `s` to `s`, are drawn together at one height. */
+export interface BundleMove extends MoveCommon {
+  readonly bundle: readonly [Expression, Expression]
+  readonly at: Expression
+}
 /** Small frames along a thread, or along the way between two points: `s` along it, `t` to its left. */
 export interface EachMove extends MoveCommon {
   readonly each: {
@@ -173,6 +180,7 @@ export interface MoveByKind {
   readonly pad: PadMove
   readonly cut: CutMove
   readonly withdraw: WithdrawMove
+  readonly bundle: BundleMove
   readonly each: EachMove
   readonly under: UnderMove
   readonly over: OverMove
@@ -198,6 +206,7 @@ export const MOVE_KINDS: readonly MoveKind[] = [
   'pad',
   'cut',
   'withdraw',
+  'bundle',
   'each',
   'under',
   'over',

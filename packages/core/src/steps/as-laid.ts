@@ -9,7 +9,12 @@ export interface Clock {
   readonly surfaceMovesMade: number
 }
 
-export const isBeforeDrawn = (laid: AsLaid, clock: Clock): boolean => clock.holesMade <= laid.holes && clock.surfaceMovesMade <= laid.surfaceMoves
+export const isBeforeDrawn = (laid: AsLaid, clock: Clock): boolean => !isDone(laid, clock)
+
+/** What was done when so much had been made: something has been made since. */
+export function isDone({ holes, surfaceMoves }: Pick<AsLaid, 'holes' | 'surfaceMoves'>, clock: Clock): boolean {
+  return clock.holesMade > holes || clock.surfaceMovesMade > surfaceMoves
+}
 
 /** Before a gesture, or after it. */
 export function clockOf({ happenings }: Gesture, before: boolean, { holes, surfaceMoves }: WorkedStitch): Clock {

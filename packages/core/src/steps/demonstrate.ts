@@ -7,7 +7,7 @@ import { lengthOf, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { rolesOf, type MaterialValues, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
 import { cutUnders, type RoleThreads, type Segment, type StitchWork, type SurfaceMove, type WorkedStitch, workStitch } from '../work/index.ts'
-import { type Clock, clockOf } from './as-laid.ts'
+import { type Clock, clockOf, isDone } from './as-laid.ts'
 import { chosenOf, type Moment, type Shown } from './choose.ts'
 import { ENGLISH } from './english.ts'
 import { type Gesture, type GestureKind, gesturesOf, type Happening } from './gestures.ts'
@@ -96,7 +96,6 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
   // Where there is one thread, it is in the needle already.
   const several = rolesOf(document).length > 1
   const passes = document.passes.length
-  const patches = patchesMade(gestures)
   const starts = new Map<number, number>()
   for (const gesture of gestures) if (!starts.has(gesture.pass)) starts.set(gesture.pass, sequences.get(gesture)?.before ?? 0)
   let known: readonly number[] = []
@@ -149,7 +148,7 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       takes: changed ? (taken.has(gesture.thread) ? 'again' : 'first') : null,
       sequence: isBefore(one) ? made.before : made.after,
       ...clock,
-      patches: patches.get(last) ?? 0,
+      patches: worked.patches.filter((patch) => isDone(patch, clock)).length,
       inHand: surface ? lyingInHand(surface, gesture.thread, way).map((piece) => ({ ...piece, points: piece.points.map(seen) })) : [],
       pose,
       view: viewOf(shown, index),
@@ -226,29 +225,21 @@ function numbersOf(shown: readonly Shown[], { holes }: WorkedStitch) {
 /** What had been made before a gesture and what after, by the sequence of the pieces. */
 function sequencesOf(gestures: readonly Gesture[], { segments }: WorkedStitch): ReadonlyMap<Gesture, { readonly before: number; readonly after: number }> {
   const endings = new Map<number, Segment[]>()
-  for (const segment of segments) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
+  for (const segment of segments) if (!isLeg(segment)) endings.set(segment.to, [...(endings.get(segment.to) ?? []), segment])
   const found = new Map<Gesture, { readonly before: number; readonly after: number }>()
   let sequence = 0
   for (const gesture of gestures) {
     const before = sequence
     for (const hole of holesOf(gesture))
       for (const segment of endings.get(hole) ?? []) if (segment.kind !== 'loop' && segment.kind !== 'kept') sequence = Math.max(sequence, segment.sequence)
+    for (const { surface } of gesture.happenings) if (surface) sequence = Math.max(sequence, surface.sequence)
     found.set(gesture, { before, after: sequence })
   }
   return found
 }
 
-/** By gesture: what of the ground has been made with it. Stitches as padding are none. */
-function patchesMade(gestures: readonly Gesture[]): ReadonlyMap<Gesture, number> {
-  let count = 0
-  return new Map(
-    gestures.map((gesture) => {
-      const [{ move }] = gesture.happenings
-      if (move && ('cut' in move || 'withdraw' in move || ('pad' in move && move.felt !== undefined))) count += 1
-      return [gesture, count] as const
-    }),
-  )
-}
+/** Laid down while the thread is in hand, between one hole and the next. */
+const isLeg = ({ from, to, side, kind, turns }: Segment): boolean => from === to && side === 'front' && kind === 'straight' && turns === 0
 
 /** What is in hand on the surface: of a pass about to be made, that of the one before it. */
 function surfaceShown(shown: Shown, last: Gesture): SurfaceMove | null {

@@ -1,4 +1,5 @@
 /** The words of steps in English. Every word that a learner reads about a move stands here. */
+import { isCast } from '../work/index.ts'
 import type { Direction, PhraseTable, SaidHole, Side, Where } from './phrases.ts'
 
 const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times', 'seven times', 'eight times', 'nine times', 'ten times']
@@ -86,6 +87,7 @@ const NOUNS: Readonly<Record<string, readonly [one: string, many: string]>> = {
   across: ['laid thread', 'laid threads'],
   w: ['thread', 'threads'],
   thread: ['thread', 'threads'],
+  crossing: ['crossing', 'crossings'],
   run: ['running stitch', 'running stitches'],
   arm: ['arm', 'arms'],
 }
@@ -151,14 +153,16 @@ const WAYS = { over: 'over', under: 'under' } as const
 const tidy = (text: string): string => text.replace(/ +([,.;])/g, '$1').replace(/,,/g, ',')
 
 export const ENGLISH: PhraseTable = {
-  up: ({ hole, begins, split }) =>
-    split
-      ? `Come up ${at(hole)}, through the end of the stitch, splitting it.`
-      : begins
-        ? `Come up ${at(hole)}, and draw the thread through.`
-        : hole.again
-          ? `Come up again ${at(hole)}.`
-          : `Come up ${at(hole)}.`,
+  up: ({ hole, begins, split, inLoop }) =>
+    inLoop
+      ? `Come up ${at(hole)}, inside the loop, and draw until it lies easily.`
+      : split
+        ? `Come up ${at(hole)}, through the end of the stitch, splitting it.`
+        : begins
+          ? `Come up ${at(hole)}, and draw the thread through.`
+          : hole.again
+            ? `Come up again ${at(hole)}.`
+            : `Come up ${at(hole)}.`,
   down: ({ hole, how, last }) => {
     const go = last ? 'To end, go down' : hole.again ? 'Go down again' : 'Go down'
     switch (how) {
@@ -166,6 +170,8 @@ export const ENGLISH: PhraseTable = {
         return tidy(`${go} ${at(hole)}.`)
       case 'over-loop':
         return tidy(`${go} ${at(hole)}, just over the loop, to hold it.`)
+      case 'loose':
+        return tidy(`${go} ${at(hole)}, and leave a loop on the front.`)
       case 'plunge':
         return `Take the end of the laid thread to the back ${at(hole)}, with a large needle.`
       case 'split':
@@ -223,8 +229,8 @@ export const ENGLISH: PhraseTable = {
       : `${said}: what was over is now under. Push it up close.`
   },
   'wind-first': ({ hand, how, half }) => {
-    if (how === 'cast')
-      return `${half ? '' : 'Stand the needle in the cloth right beside, unthreaded. '}Turn a loop on the ${hand} forefinger so that its ends cross, slip it on the needle and draw it down: one cast. It must slide.`
+    if (isCast(how))
+      return `${how === 'cast-both' ? 'Two threads, one to each side. ' : ''}${half ? '' : 'Stand the needle in the cloth right beside, unthreaded. '}Turn a loop on the ${hand} forefinger so that its ends cross, slip it on the needle and draw it down: one cast. It must slide.`
     if (how === 'eight') return `Hold the thread taut in the ${hand} hand. Slide the needle under it: the thread lies over the needle.`
     return half
       ? 'Wrap the thread round the needle\u2019s point, close to the cloth, always the same way round.'
@@ -232,6 +238,7 @@ export const ENGLISH: PhraseTable = {
   },
   'wind-all': ({ how, turns, half }) => {
     if (how === 'eight') return 'Over the needle again near its point, back under it between the two, and over its own arc: a figure of eight. Draw it close.'
+    if (how === 'cast-both') return `Cast on from one side and the other in turn, each snug against the last: ${turns} in all.`
     if (how === 'cast') return `Cast on more, each turned the same way and snug against the last: ${turns} in all.`
     return half
       ? `${Count(turns)} wraps, side by side and never crossed: as long as the stitch is to be, and one more.`
@@ -240,14 +247,14 @@ export const ENGLISH: PhraseTable = {
         : 'One turn. Keep the thread taut from now on.'
   },
   'wind-in': ({ hole, beside, how }) => {
-    if (how === 'cast') return 'Thread the needle again while it stands in the cloth.'
+    if (isCast(how)) return 'Thread the needle again while it stands in the cloth.'
     return `Turn the needle upright and put its point in ${at(hole)}${beside ? ', right beside and never in the same hole' : ', as far away as the stalk is to be long'}. Draw the ${how === 'eight' ? 'knot' : 'turns'} down on to the cloth: snug, not tight.`
   },
   'wind-through': ({ hand, half, hole, how }) => {
-    const what = how === 'cast' ? 'casts' : how === 'eight' ? 'knot' : half ? 'wraps' : 'turns'
+    const what = isCast(how) ? 'casts' : how === 'eight' ? 'knot' : half ? 'wraps' : 'turns'
     if (half)
       return `Hold the ${what} with the ${hand} thumb and finger and draw the needle through them. Draw on: they turn over and lie down. Go down ${at(hole)}.`
-    if (how === 'cast')
+    if (isCast(how))
       return `Hold the ${what} lightly and push the needle down through the cloth. Draw it from behind until they sit close: the stalk stands free.`
     return `Thumb on the thread, push the needle straight down through the ${what}. Draw the thread after it; lift the thumb only at the end.`
   },

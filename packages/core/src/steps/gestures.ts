@@ -122,7 +122,9 @@ function threadOf({ hole, surface, made }: Happening, document: StitchDocument, 
   return (hole === null ? surface?.thread : holes[hole]?.thread) ?? own
 }
 
-const keyOf = ({ kind, made: { pass, block, list, move, inner } }: Happening): string => `${kind}${pass}${block}${list}.${move}.${inner ?? ''}`
+/** Small stitches along several threads in turn are the same thing done again. */
+const keyOf = ({ kind, made: { pass, block, list, move, inner } }: Happening): string =>
+  inner !== null && (kind === 'up' || kind === 'down') ? `${kind}${pass}${block}.${inner}` : `${kind}${pass}${block}${list}.${move}.${inner ?? ''}`
 
 const isOnce = (document: StitchDocument, pass: number): boolean => 'once' in (document.passes[pass]?.place ?? {})
 
@@ -132,6 +134,8 @@ const isWound = ({ hole }: Happening, { wound }: On): boolean => hole !== null &
 function isSewn(all: readonly Happening[], index: number, on: On): boolean {
   const [down, up, before] = [all[index] as Happening, all[index + 1], all[index - 1]]
   if (!up || down.kind !== 'down' || up.kind !== 'up' || up.made.pass !== down.made.pass || isWound(down, on)) return false
+  // Another needle is taken up between them.
+  if (holeOf(down, on)?.thread !== holeOf(up, on)?.thread) return false
   if (isOnce(on.document, down.made.pass) && up.made.repeat !== down.made.repeat) return false
   const { move } = down
   if (move && 'down' in move && move.plunge) return false

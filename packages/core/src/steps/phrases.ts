@@ -2,6 +2,7 @@
  * What a step says, as data: a list of phrases with what they tell of. The text is made last, from a table of a language, so that
  * a test can play the phrases and another language is another table.
  */
+import type { Wound } from '../work/index.ts'
 import type { Hand } from './hand.ts'
 
 /** As the picture lies: up is away from the learner. */
@@ -30,8 +31,8 @@ export interface SaidHole {
 export type Noun = string
 
 export type Phrase =
-  | { readonly key: 'up'; readonly hole: SaidHole; readonly begins: boolean; readonly split: boolean }
-  | { readonly key: 'down'; readonly hole: SaidHole; readonly how: 'plain' | 'over-loop' | 'plunge' | 'split'; readonly last: boolean }
+  | { readonly key: 'up'; readonly hole: SaidHole; readonly begins: boolean; readonly split: boolean; readonly inLoop: boolean }
+  | { readonly key: 'down'; readonly hole: SaidHole; readonly how: 'plain' | 'over-loop' | 'plunge' | 'split' | 'loose'; readonly last: boolean }
   | {
       readonly key: 'straight'
       readonly from: SaidHole
@@ -54,10 +55,10 @@ export type Phrase =
   | { readonly key: 'hitch' }
   | { readonly key: 'draw-pass'; readonly hitch: boolean; readonly drawsIn: boolean; readonly direction: Side }
   | { readonly key: 'weave'; readonly ways: readonly ('over' | 'under')[]; readonly first: boolean; readonly round: boolean }
-  | { readonly key: 'wind-first'; readonly hand: Hand; readonly how: 'wrap' | 'eight' | 'cast'; readonly half: boolean }
-  | { readonly key: 'wind-all'; readonly how: 'wrap' | 'eight' | 'cast'; readonly turns: number; readonly half: boolean }
-  | { readonly key: 'wind-in'; readonly hole: SaidHole; readonly beside: boolean; readonly how: 'wrap' | 'eight' | 'cast' }
-  | { readonly key: 'wind-through'; readonly hand: Hand; readonly half: boolean; readonly hole: SaidHole; readonly how: 'wrap' | 'eight' | 'cast' }
+  | { readonly key: 'wind-first'; readonly hand: Hand; readonly how: Wound; readonly half: boolean }
+  | { readonly key: 'wind-all'; readonly how: Wound; readonly turns: number; readonly half: boolean }
+  | { readonly key: 'wind-in'; readonly hole: SaidHole; readonly beside: boolean; readonly how: Wound }
+  | { readonly key: 'wind-through'; readonly hand: Hand; readonly half: boolean; readonly hole: SaidHole; readonly how: Wound }
   | { readonly key: 'lay' | 'lead' | 'round' | 'pin' | 'bead' | 'pad' | 'cut' | 'withdraw' | 'hold' }
   | {
       readonly key: 'same'

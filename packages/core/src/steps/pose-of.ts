@@ -1,7 +1,7 @@
 /** The pose of each moment that is shown: from the gesture to the geometry of needle and loose thread. */
 import type { Point } from '../geometry/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import type { WorkedStitch } from '../work/index.ts'
+import { isCast, type WorkedStitch } from '../work/index.ts'
 import { type Clock, isBeforeDrawn, placeBefore } from './as-laid.ts'
 import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
@@ -110,7 +110,7 @@ function windPose(down: Happening, { moment }: Shown, posing: Posing): Pose {
     return woundHalfOut({ from, turns: few, right, W, entry: plain(looking.seen(entry)), exit: plain(looking.seen(before)), all: Math.min(turns, 14) })
   }
   if (moment === 'drawn') return NOTHING_IN_HAND
-  if (moment === 'in' || segment?.wound === 'cast') return woundUpright({ from, turns: shownTurns, right, W, at: seenHole(down, posing) })
+  if (moment === 'in' || (segment && isCast(segment.wound))) return woundUpright({ from, turns: shownTurns, right, W, at: seenHole(down, posing) })
   return woundInAir({ from, turns: shownTurns, right, W })
 }
 

@@ -17,7 +17,7 @@ export function straightPhrases(gesture: Gesture, saying: Saying): readonly Phra
 export const isSplit = (move: Move | null): boolean => move !== null && ('up' in move || 'down' in move) && move.split !== undefined
 
 function straightPhrase(up: Happening, down: Happening, saying: Saying): Phrase {
-  const tied = down.made.inner !== null ? labelTied(down, saying) : null
+  const tied = down.made.inner !== null ? labelTied(down, saying) : isAtCrossing(down, saying) ? 'crossing' : null
   const over = tied ?? laidBelow(saying, down) ?? 'thread'
   const ties = tied !== null || isAcross(up, down, saying)
   const [from, to] = [saidHole(up, saying), saidHole(down, saying)]
@@ -41,6 +41,12 @@ function besidePhrases({ happenings: [up, down, led] }: Gesture, saying: Saying)
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }
   if (distance(middle, led.surface.at) < 0.5 * saying.looking.widthMm) return []
   return [{ key: 'laid-beside', side: sideOf(wayOf(middle, led.surface.at, saying.looking)) }]
+}
+
+/** Placed wherever two threads cross: it ties them. */
+function isAtCrossing({ made }: Happening, { document }: Saying): boolean {
+  const place = document.passes[made.pass]?.place
+  return place !== undefined && 'crossings' in place
 }
 
 /** Of a right angle so much is still square, rad. */

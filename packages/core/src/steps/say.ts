@@ -1,5 +1,6 @@
 /** What is said of what is shown: phrases in the order act, thread, pull, what it is now; each only when it is new or matters. */
 import { boxOf, distance, nearestPlace, placeAt, type Point } from '../geometry/index.ts'
+import type { Move } from '../notation/index.ts'
 import type { Hole } from '../work/index.ts'
 import type { Shown } from './choose.ts'
 import type { Gesture, Happening } from './gestures.ts'
@@ -50,9 +51,12 @@ function gesturePhrases(gesture: Gesture, shown: Shown, saying: Saying): readonl
   }
 }
 
+const isLoose = (move: Move | null): boolean => move !== null && 'down' in move && move.loose === true
+
 function upPhrases(up: Happening, gesture: Gesture, saying: Saying): readonly Phrase[] {
   const isSplit = up.move !== null && 'up' in up.move && up.move.split !== undefined
-  return [{ key: 'up', hole: saidHole(up, saying), begins: gesture.begins || gesture.piece > 0, split: isSplit }]
+  const inLoop = up.move !== null && 'up' in up.move && (up.move.round === 'inside' || up.move.round === 'cross')
+  return [{ key: 'up', hole: saidHole(up, saying), begins: gesture.begins || gesture.piece > 0, split: isSplit, inLoop }]
 }
 
 function downPhrases(down: Happening, last: boolean, saying: Saying): readonly Phrase[] {
@@ -61,7 +65,7 @@ function downPhrases(down: Happening, last: boolean, saying: Saying): readonly P
   const before = previousHole(down, saying)
   const moveBefore = before === null ? null : moveOfHole(before, saying)
   const holdsLoop = moveBefore !== null && 'up' in moveBefore && (moveBefore.round === 'inside' || moveBefore.round === 'cross')
-  const how = move && 'down' in move && move.plunge ? 'plunge' : isSplit(move) ? 'split' : holdsLoop ? 'over-loop' : 'plain'
+  const how = move && 'down' in move && move.plunge ? 'plunge' : isSplit(move) ? 'split' : isLoose(move) ? 'loose' : holdsLoop ? 'over-loop' : 'plain'
   return [{ key: 'down', hole, how, last }]
 }
 

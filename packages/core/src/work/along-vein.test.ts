@@ -76,5 +76,5 @@ describe('how broad it is', () => {
 
 it('stitches that follow a vein are the leaf stitches, and fills of rows are not', () => {
   const following = LIBRARY.filter((one) => one.guide.includes('shape') && followsVein(one)).map((one) => one.id)
-  expect(following.sort()).toEqual(['closed-fly', 'cretan-stitch', 'fishbone-stitch', 'leaf-stitch', 'satin-leaf'])
+  expect(following.sort()).toEqual(['closed-fly', 'cretan-stitch', 'fishbone-stitch', 'leaf-stitch', 'satin-leaf', 'shadow-work'])
 })

@@ -83,7 +83,7 @@ export interface CompiledByKind extends Record<MoveKind, CompiledCommon> {
   readonly down: CompiledDown
   readonly by: CompiledCommon & { readonly kind: 'by'; readonly point: CompiledPoint }
   readonly wrap: CompiledCommon & { readonly kind: 'wrap'; readonly turns: Compiled; readonly eight: boolean }
-  readonly cast: CompiledCommon & { readonly kind: 'cast'; readonly turns: Compiled; readonly free: Compiled | null }
+  readonly cast: CompiledCommon & { readonly kind: 'cast'; readonly turns: Compiled; readonly free: Compiled | null; readonly both: boolean }
   readonly lay: CompiledCommon & { readonly kind: 'lay'; readonly from: Compiled; readonly to: Compiled; readonly aside: Compiled | null }
   readonly hold: CompiledCommon & { readonly kind: 'hold' }
   readonly take: CompiledCommon & { readonly kind: 'take'; readonly role: ThreadRole }
@@ -98,6 +98,7 @@ export interface CompiledByKind extends Record<MoveKind, CompiledCommon> {
   readonly pad: CompiledCommon & { readonly kind: 'pad'; readonly height: Compiled; readonly felt: Compiled | null }
   readonly cut: CompiledCommon & { readonly kind: 'cut'; readonly point: CompiledPoint; readonly size: Compiled }
   readonly withdraw: CompiledCommon & { readonly kind: 'withdraw'; readonly from: Compiled; readonly to: Compiled }
+  readonly bundle: CompiledCommon & { readonly kind: 'bundle'; readonly from: Compiled; readonly to: Compiled; readonly at: Compiled }
   readonly each: CompiledEach
   readonly under: CompiledSlide<'under'>
   readonly over: CompiledSlide<'over'>

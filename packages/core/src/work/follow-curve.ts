@@ -150,12 +150,15 @@ export function measureDeviations(path: MeasuredPath, worked: WorkedStitch, band
   const window = 1.5 * worked.fitted.askedMm + 3
   let guess = 0
   let pass = 0
+  const far = 2 * Math.max(band.left, band.right) + window
   for (const segment of worked.segments) {
     if (segment.side !== 'front') continue
+    const { made } = segment
     eachSample(segment, (at) => {
-      // Another pass begins anywhere along the guide.
-      const near = segment.made.pass === pass ? nearestNear(path, at, guess, window) : nearestPlace(path, at)
-      pass = segment.made.pass
+      // Another pass begins anywhere along the guide, and so does the next row of one.
+      const close = made.pass === pass ? nearestNear(path, at, guess, window) : null
+      const near = close && close.distance < far ? close : nearestPlace(path, at)
+      pass = made.pass
       guess = near.travelled
       // Beyond an open end there is no guide to keep to.
       if (!path.closed && (near.travelled < 1e-6 || near.travelled > path.length - 1e-6)) return

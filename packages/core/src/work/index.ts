@@ -1,5 +1,6 @@
 /** Working a stitch on a guide: pieces of thread, holes and counted motions. */
 export type * from './types.ts'
+export { isCast } from './types.ts'
 export { MOTIONS } from './motions.ts'
 export { followsVein } from './along-vein.ts'
 export { cutUnders } from './front-way.ts'

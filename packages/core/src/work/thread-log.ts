@@ -15,6 +15,8 @@ export interface NewSegment {
   readonly from: number
   readonly to: number
   readonly way: readonly Point3[]
+  /** Of a piece of a longer curve: as it lies. */
+  readonly curve?: readonly Point3[]
   readonly context: MoveContext
   readonly label: string | null
   readonly pierces?: boolean
@@ -135,7 +137,7 @@ export class ThreadLog {
   }
 
   add(given: NewSegment, { role, lie }: ThreadSettings): Segment {
-    const points = splineThrough(given.way)
+    const points = given.curve ? [...given.curve] : splineThrough(given.way)
     this.order += 1
     const segment: Segment = {
       side: given.side,

@@ -251,12 +251,18 @@ export class ThreadState {
     return this.way
   }
 
+  /** Something of the ground is changed. */
+  patch(kind: Patch['kind'], outline: readonly Point[]): void {
+    this.patches.push({ kind, outline, sequence: this.log.sequence, holes: this.log.holes.length, surfaceMoves: this.surfaceMoves.length })
+  }
+
   surface(kind: SurfaceKind, at: Point, context: MoveContext, more?: Pick<SurfaceMove, 'from' | 'side' | 'hitch' | 'labels'>): void {
     const inHand = { way: this.way ?? [], points: this.way?.length ?? 0, unders: this.slid.unders, count: this.slid.unders.length }
     this.surfaceMoves.push({
       kind,
       at,
       thread: this.settings.role,
+      sequence: this.log.sequence,
       from: 'right',
       side: null,
       hitch: false,
@@ -273,6 +279,8 @@ export class ThreadState {
     const way = this.way
     if (!way || way.length < 2) return
     this.addWay(this.lastHole, this.lastHole, way, context, true)
+    const last = this.surfaceMoves[this.surfaceMoves.length - 1]
+    if (last) last.sequence = this.log.sequence
     this.lies = true
     this.way = [way[way.length - 1] as Point3]
   }
@@ -299,10 +307,7 @@ export class ThreadState {
   }
 
   private addPiece(from: number, to: number, { points, order }: FrontPiece, context: MoveContext): void {
-    const ends = [points[0] as Point3, points[points.length - 1] as Point3]
-    const segment = this.log.add({ side: 'front', kind: 'straight', from, to, way: ends, context, label: context.label }, this.settings)
-    segment.points = points
-    segment.lengthMm = lengthOf(points)
+    const segment = this.log.add({ side: 'front', kind: 'straight', from, to, way: [], curve: points, context, label: context.label }, this.settings)
     if (order !== null) segment.order = order
   }
 

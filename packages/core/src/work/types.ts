@@ -11,7 +11,10 @@ export type Side = 'front' | 'back'
 export type SegmentKind = 'straight' | 'loop' | 'kept' | 'knot' | 'coil' | 'bead'
 
 /** How the turns of a knot or coil were wound. */
-export type Wound = 'wrap' | 'eight' | 'cast'
+export type Wound = 'wrap' | 'eight' | 'cast' | 'cast-both'
+
+/** Loops turned on the needle, from one side or from both in turn. */
+export const isCast = (wound: Wound): boolean => wound === 'cast' || wound === 'cast-both'
 
 /** Which move made a piece: the names and counts of the stitch document. */
 export interface MoveRef {
@@ -101,6 +104,8 @@ export interface SurfaceMove {
   readonly kind: SurfaceKind
   readonly at: Point
   readonly thread: ThreadRole
+  /** Pieces of thread up to this sequence lie when it is done. */
+  sequence: number
   /** The side it comes from, of the direction of working, as worked. */
   readonly from: 'left' | 'right'
   /** Toward where the needle comes from, square to what it passes; null where nothing is passed. */
@@ -122,12 +127,18 @@ export interface InHand {
   readonly count: number
 }
 
-/** Something of the ground that is not thread: felt laid under, a gap cut, threads drawn out. Outlines in mm. */
+/**
+ * Something of the ground that is not thread: felt laid under, a gap cut, threads drawn out, those that stand in a drawn strip
+ * bundled (from one side of the bundle to the other). Outlines in mm.
+ */
 export interface Patch {
-  readonly kind: 'felt' | 'gap' | 'drawn'
+  readonly kind: 'felt' | 'gap' | 'drawn' | 'bundle'
   readonly outline: readonly Point[]
   /** Thread made up to this sequence lies below it. */
   readonly sequence: number
+  /** What had been made before it. */
+  readonly holes: number
+  readonly surfaceMoves: number
 }
 
 /** Something that would not hold, noted while a mistake was worked. */

@@ -4,7 +4,7 @@
  * N W) and presses together by a tenth. mm.
  */
 import { distance, leftOf, type Point, type Point3, step, subtract, unit } from '../geometry/index.ts'
-import type { Wound } from './types.ts'
+import { isCast, type Wound } from './types.ts'
 
 export interface Wraps {
   readonly turns: number
@@ -37,15 +37,15 @@ const LEANS = 0.75
 /** What lies between the last hole `from` and the hole `to` that the needle goes down. */
 export function windUp(wraps: Wraps, from: Point, to: Point, direction: Point, mirror: 1 | -1): Coiled {
   const { turns, wound, freeMm, diameterMm, lineWidthMm, shaftMm } = wraps
-  const wrapMm = turns * (Math.PI * (shaftMm + diameterMm) + (wound === 'cast' ? diameterMm : 0))
+  const wrapMm = turns * (Math.PI * (shaftMm + diameterMm) + (isCast(wound) ? diameterMm : 0))
   const chord = distance(from, to)
   const flat = (at: Point): Point3 => ({ x: at.x, y: at.y, z: 0 })
   if (freeMm !== null) return { kind: 'coil', way: stalk(from, freeMm, direction, mirror), wrapMm, coreMm: freeMm, sizeMm: freeMm }
-  if (chord <= 2.5 * diameterMm || (turns <= 3 && wound !== 'cast')) {
+  if (chord <= 2.5 * diameterMm || (turns <= 3 && !isCast(wound))) {
     // A knot sits on at least two diameters of its own thread.
     return { kind: 'knot', way: [flat(from), flat(to)], wrapMm, coreMm: Math.max(chord, 2 * diameterMm), sizeMm: knotSize(diameterMm, turns) }
   }
-  const coil = (wound === 'cast' ? 1 : 0.98) * turns * lineWidthMm
+  const coil = (isCast(wound) ? 1 : 0.98) * turns * lineWidthMm
   const arc = Math.max(chord, coil / 1.1)
   const rise = chord * Math.sqrt((3 / 8) * Math.max(0, coil / (1.1 * chord) - 1))
   const side = leftOf(unit(subtract(to, from)) as Point)

@@ -117,7 +117,7 @@ function Rest({ move, name, wording, onChange }: { move: Move; name: string; wor
   if ('each' in move)
     return <span className="quiet"> {typeof move.each.along === 'string' ? move.each.along : 'the way'}: moves of its own, written with formulas</span>
   if ('take' in move) return <b> {move.take}</b>
-  if ('lay' in move || 'withdraw' in move || kindOf(move) === 'round') return <span className="quiet"> as the formulas say</span>
+  if ('lay' in move || 'withdraw' in move || 'bundle' in move || kindOf(move) === 'round') return <span className="quiet"> as the formulas say</span>
   return null
 }
 

@@ -24,6 +24,7 @@ export const MOVE_WORDS: Readonly<Record<MoveKind, string>> = {
   pad: 'pad',
   cut: 'cut',
   withdraw: 'withdraw threads',
+  bundle: 'bundle threads',
 }
 
 export function kindOf(move: Move): MoveKind {
@@ -49,6 +50,7 @@ const EMPTY: Readonly<Record<MoveKind, unknown>> = {
   pad: { pad: 0.5 },
   cut: { cut: 'centre', size: 2 },
   withdraw: { withdraw: ['-w', 'w'] },
+  bundle: { bundle: [0, 'L'], at: 0 },
 }
 
 /** A move of another kind, keeping the place where both have one. */

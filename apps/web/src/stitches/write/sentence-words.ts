@@ -37,6 +37,7 @@ const ADDITIONS: Partial<Record<MoveKind, readonly Addition[]>> = {
     { field: 'plunge', value: true, words: 'as the end of a laid thread' },
   ],
   wrap: [{ field: 'turn', value: 'eight', words: 'in a figure of eight' }],
+  cast: [{ field: 'sides', value: 'both', words: 'from both sides in turn' }],
   under: [...FROM, { field: 'round', value: 'inside', words: 'over its own thread: a hitch' }],
   over: FROM,
 }
@@ -54,7 +55,7 @@ export function additionsOf(kind: MoveKind, move: Move): { readonly said: readon
 }
 
 /** Fields that have a place of their own in the sentence. */
-const OWN_FIELDS: Partial<Record<MoveKind, readonly string[]>> = { cut: ['size'], round: ['to'], each: ['moves'], drawn: ['by', 'at'] }
+const OWN_FIELDS: Partial<Record<MoveKind, readonly string[]>> = { cut: ['size'], round: ['to'], each: ['moves'], drawn: ['by', 'at'], bundle: ['at'] }
 
 /** Where a move goes: `up` and `down` are at a place, the rest are with an amount, a thread or nothing. */
 export const MOVE_SENTENCES: Readonly<Record<MoveKind, string>> = {
@@ -76,6 +77,7 @@ export const MOVE_SENTENCES: Readonly<Record<MoveKind, string>> = {
   pad: 'Pad',
   cut: 'Cut the cloth at',
   withdraw: 'Draw out threads',
+  bundle: 'Draw cloth threads together',
 }
 
 /** How the repeats of a pass lie, as a menu. `start`: what the placement is when it is chosen. */

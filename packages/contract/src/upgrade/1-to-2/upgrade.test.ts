@@ -42,7 +42,12 @@ const PUT_RIGHT: Readonly<Record<string, Readonly<Record<string, readonly Field[
     w14: ['difficulty'],
     // Out and back, warps and weaving: repeats of the one pass no longer thin out the motions of the other.
     w15: ['difficulty'],
-    w19: ['difficulty'],
+    // Each of its points is counted.
+    w19: ['difficulty', 'stitches'],
+    // An eyelet has a rim of back stitch, in and out at each place twice.
+    w16: ['holes', 'sumX', 'sumY', 'sumXY', 'threadMm', 'minutes', 'difficulty'],
+    // The bar of a sorbello knot is drawn into the middle of its square.
+    w17: ['threadMm', 'minutes', 'difficulty'],
     // Its spokes lie fast: only what is woven round pins is woven with nothing fixed. Its rows lie round, not straight from spoke to spoke.
     w18: ['difficulty', 'minutes', 'threadMm'],
   },

@@ -116,7 +116,7 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       },
     },
     marks: 'every-hole',
-    practice: { kind: 'band', lengthMm: 60, widthMm: 2.5 },
+    practice: { kind: 'band', lengthMm: 60, widthMm: 2 },
     goodFor: ['graphs', 'letters', 'borders'],
     tension: 'easy',
     look: { front: 'Squares alike, every top arm lying the same way.', back: 'Short upright stitches.' },
@@ -275,8 +275,10 @@ export const bandsAndKnots: readonly StitchDocument[] = [
           { up: 'nw' },
           { down: 'ne', as: 'bar' },
           { up: 'sw' },
-          { under: ['bar'], at: 0.35, from: 'left' },
-          { under: ['bar'], at: 0.65, from: 'left', round: 'inside' },
+          // The first wrap draws the slack bar into the middle of the square.
+          { drawn: ['bar'], by: [0, '-0.42*size'] },
+          { under: ['bar'], at: 0.485, from: 'left' },
+          { under: ['bar'], at: 0.53, from: 'left', round: 'inside' },
           { down: 'se', as: 'leg' },
         ],
       },
@@ -295,12 +297,19 @@ export const bandsAndKnots: readonly StitchDocument[] = [
     family: 'fill',
     guide: ['ring'],
     parameters: { L: { name: 'Between spokes', measures: 'apart', usual: '0.8+2*W', min: '0.85*W', max: 6 } },
-    passes: [{ name: 'spokes', place: { along: { step: ['L'], closedTail: 0 } }, repeat: [{ up: [0, 0] }, { down: 'centre', as: 'spoke' }] }],
+    passes: [
+      {
+        name: 'spokes',
+        place: { along: { step: ['L'], closedTail: 0 } },
+        // A back stitch on the rim, then the spoke: in and out at each place of the rim twice.
+        repeat: [{ up: ['L', 0] }, { down: [0, 0], as: 'rim' }, { up: ['L', 0] }, { down: 'centre', as: 'spoke' }],
+      },
+    ],
     marks: 'every-hole',
     practice: { kind: 'ring', radiusMm: 6 },
     goodFor: ['snow crystals', 'stars'],
     tension: 'firm',
-    look: { front: 'Even spokes into one open hole.', back: 'Radiating stitches.' },
+    look: { front: 'Even spokes into one open hole, a rim of back stitch round them.', back: 'Radiating stitches.' },
     slips: [{ see: 'A wobbly rim', mend: 'Draw round something round, and mark every spoke.' }],
   }),
   document({

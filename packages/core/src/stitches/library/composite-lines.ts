@@ -51,7 +51,10 @@ const THREADED = {
 export const compositeLines: readonly StitchDocument[] = [
   composite('whipped-running', 'Whipped running stitch', 'running-stitch', whip('L+G'), WHIPPED),
   composite('whipped-back', 'Whipped back stitch', 'back-stitch', whip('L'), WHIPPED),
-  composite('whipped-stem', 'Whipped stem stitch', 'stem-stitch', whip('L*(1-f)'), { ...WHIPPED, marks: 'guide-only' }),
+  composite('whipped-stem', 'Whipped stem stitch', 'stem-stitch', whip('L*(1-f)', ['st[k]@0.75', 'st[k+1]@0.25'], 'count(st)-1'), {
+    ...WHIPPED,
+    marks: 'guide-only',
+  }),
   composite('whipped-chain', 'Whipped chain stitch', 'chain-stitch', whip('L', ['loop[k]@0.3', 'loop[k]@0.7'], 'count(loop)'), WHIPPED),
   composite('threaded-running', 'Threaded running stitch', 'running-stitch', thread('L+G'), { ...THREADED, also: ['Laced running stitch'] }),
   composite('threaded-back', 'Threaded back stitch', 'back-stitch', thread('L'), THREADED),

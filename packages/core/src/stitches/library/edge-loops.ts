@@ -46,7 +46,7 @@ export const edgeLoops: readonly StitchDocument[] = [
     passes: [
       {
         name: 'edge',
-        place: { along: { step: ['L'], tail: 'g+e', cornerTail: 'g+e' } },
+        place: { along: { step: ['L'], tail: 'g+e', cornerTail: 'g', closedTail: 'g' } },
         start: [{ up: [0, 0] }],
         repeat: [
           { down: ['L', 'H'], loose: true, as: 'loop' },
@@ -75,25 +75,28 @@ export const edgeLoops: readonly StitchDocument[] = [
     name: 'Buttonhole bar',
     also: ['Detached bar', 'Bride'],
     family: 'woven',
-    guide: ['line'],
-    parameters: { P: { name: 'Spacing', measures: 'apart', usual: '1.05*W', min: '0.9*W', max: '2*W' } },
+    guide: ['spots', 'spot'],
+    parameters: {
+      L: { name: 'Bar', usual: '4+10*W', min: '5*W', max: 25 },
+      P: { name: 'Spacing', measures: 'apart', usual: '1.05*W', min: '0.9*W', max: '2*W' },
+    },
     passes: [
       {
-        name: 'foundation',
-        place: { whole: true },
-        repeat: [{ up: [0, '0.4*W'] }, { down: ['U', '0.4*W'], as: 'bar' }, { up: ['U', '-0.4*W'] }, { down: [0, '-0.4*W'], as: 'bar' }],
-      },
-      {
-        name: 'buttonhole',
-        continues: true,
-        place: { along: { step: ['P'], tail: 0 } },
-        start: [{ up: ['-e', 0] }],
-        repeat: [{ under: ['bar[0]@(k+0.7)/(n+0.4)', 'bar[1]@1-(k+0.7)/(n+0.4)'], from: 'left', round: 'inside' }],
-        end: [{ down: ['e', 0], as: 'end' }],
+        name: 'bar',
+        place: { once: true },
+        repeat: [
+          { up: [0, '0.4*W'] },
+          { down: ['L', '0.4*W'], as: 'bar' },
+          { up: ['L', '-0.4*W'] },
+          { down: [0, '-0.4*W'], as: 'bar' },
+          { up: ['-e', 0] },
+          { each: { along: 'bar~1', every: 'P', offset: 'P/2' }, moves: [{ under: ['bar~1@u', 'bar@1-u'], from: 'left', round: 'inside' }] },
+          { down: ['L+e', 0], as: 'end' },
+        ],
       },
     ],
     marks: 'ends-only',
-    practice: { kind: 'line', lengthMm: 14 },
+    practice: { kind: 'spots', count: 4, apartMm: 16 },
     goodFor: ['loops for buttons', 'a bar across a cut place', 'stems that stand free'],
     tension: 'firm',
     look: { front: 'A round bar that stands free of the cloth between its two ends.', back: 'A small stitch at either end.' },
@@ -106,7 +109,7 @@ export const edgeLoops: readonly StitchDocument[] = [
     name: 'Appliqué edge',
     also: ['Slip-stitched edge'],
     family: 'edge',
-    guide: ['shape', 'line'],
+    guide: ['shape'],
     parameters: {
       P: { name: 'Spacing', measures: 'apart', usual: 3, min: 1.5, max: 6 },
       b: { name: 'Over the edge', usual: 'max(0.8,2*W)', min: 0.5, max: 2 },

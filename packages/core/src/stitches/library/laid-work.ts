@@ -11,6 +11,15 @@ const LAID: Pass = {
   ],
 }
 
+const LAID_ACROSS: Pass = {
+  name: 'laid across',
+  place: { across: { pitch: 'B', turn: 90 } },
+  repeat: [
+    [{ up: 'a' }, { down: 'b', as: 'across' }],
+    [{ up: 'b' }, { down: 'a', as: 'across' }],
+  ],
+}
+
 const TIE: readonly Move[] = [{ up: [0, '-h'] }, { down: [0, 'h'], as: 'tie' }]
 const ties = (offset: string, back: boolean): Move => ({ each: { along: 'laid[k]', every: 'P', offset, from: 'a', ...(back ? { back } : {}) }, moves: TIE })
 /** Tied to and fro, one laid thread after the other. */
@@ -66,6 +75,84 @@ export const laidWork: readonly StitchDocument[] = [
     ],
     look: { front: 'Ties step apart and together again: diamonds over the laid threads.', back: 'Rows of small stitches, and turns at the edges.' },
   }),
+  couched('double-brick-couching', 'Double brick couching', 'P/4', {
+    passes: [
+      LAID,
+      {
+        name: 'ties',
+        thread: 'tie',
+        place: { across: { pitch: '2*B' } },
+        // Each tie holds two laid threads; the next pair is tied half way between.
+        repeat: [
+          [{ each: { along: 'laid[2*k]', every: 'P', offset: 'P/4', from: 'a' }, moves: [{ up: [0, '-h'] }, { down: [0, 'h+B'], as: 'tie' }] }],
+          [{ each: { along: 'laid[2*k]', every: 'P', offset: 'P*0.75', from: 'a', back: true }, moves: [{ up: [0, '-h'] }, { down: [0, 'h+B'], as: 'tie' }] }],
+        ],
+      },
+    ],
+    look: { front: 'Pairs of laid threads, tied like a wall of bricks.', back: 'Rows of small stitches, and turns at the edges.' },
+    lookAlikes: [{ name: 'Couched filling', tell: 'each laid thread is tied by itself.' }],
+  }),
+  stitch({
+    id: 'burden-stitch',
+    name: 'Burden stitch',
+    family: 'laid',
+    guide: ['shape'],
+    parameters: {
+      B: { name: 'Between laid threads', measures: 'apart', usual: '1+3*W', min: '2.5*W', max: 6 },
+      P: { name: 'Between stitches', measures: 'apart', usual: '1.15*W', min: '0.9*W', max: '4*W' },
+    },
+    passes: [
+      LAID,
+      {
+        name: 'stitches',
+        thread: 'tie',
+        place: { across: { pitch: 'P', turn: 90, cuts: { first: ['2*B', 'B'], step: '2*B', min: '0.5*B' } } },
+        repeat: [
+          { up: 'a', when: 'first-row' },
+          { down: 'b', as: 'tie', when: 'first-row' },
+          { up: 'b', when: 'later-row' },
+          { down: 'a', as: 'tie', when: 'later-row' },
+        ],
+      },
+    ],
+    marks: 'guide-only',
+    practice: { kind: 'shape', widthMm: 16, heightMm: 12, outline: 'rectangle' },
+    goodFor: ['shaded fields with a woven look', 'brick walls and fur'],
+    tension: 'easy',
+    look: { front: 'Upright stitches over laid threads, each row half way between the last.', back: 'Slanting stitches, and turns at the edges.' },
+    lookAlikes: [{ name: 'Brick stitch', tell: 'there is nothing laid beneath it.' }],
+    slips: [{ see: 'The rows run out of step', mend: 'Every stitch goes over one laid thread and down right beside the next.' }],
+    unpick: 'The upright stitches first, from behind, then the laid threads.',
+  }),
+  stitch({
+    id: 'cross-tied-lattice',
+    name: 'Lattice with cross ties',
+    also: ['Trellis with ties'],
+    family: 'laid',
+    guide: ['shape'],
+    parameters: {
+      B: { name: 'Between laid threads', measures: 'apart', usual: '1.6+5*W', min: '3*W', max: 12 },
+      q: { name: 'Tie', usual: '0.4+0.8*W', min: '0.8*W', max: 2 },
+    },
+    passes: [
+      LAID,
+      LAID_ACROSS,
+      {
+        name: 'ties',
+        thread: 'tie',
+        place: { crossings: ['laid', 'across'] },
+        repeat: [{ up: ['-q', '-q'] }, { down: ['q', 'q'], as: 'tie' }, { up: ['q', '-q'] }, { down: ['-q', 'q'], as: 'tie' }],
+      },
+    ],
+    marks: 'guide-only',
+    practice: { kind: 'shape', widthMm: 18, heightMm: 14, outline: 'rectangle' },
+    goodFor: ['windows and nets', 'large flower centres'],
+    tension: 'easy',
+    look: { front: 'A net of even squares, a small cross on every crossing.', back: 'Turns at the edges, and the hops between ties.' },
+    lookAlikes: [{ name: 'Laid lattice', tell: 'one tie to each crossing.' }],
+    slips: [{ see: 'Crosses of different kinds', mend: 'The same arm on top at every crossing.' }],
+    unpick: 'Ties first, then the upper set, then the lower.',
+  }),
   stitch({
     id: 'bokhara-couching',
     lookAlikes: [{ name: 'Romanian stitch', tell: 'one tie to each stitch, in its middle.' }],
@@ -107,14 +194,7 @@ export const laidWork: readonly StitchDocument[] = [
     },
     passes: [
       LAID,
-      {
-        name: 'laid across',
-        place: { across: { pitch: 'B', turn: 90 } },
-        repeat: [
-          [{ up: 'a' }, { down: 'b', as: 'across' }],
-          [{ up: 'b' }, { down: 'a', as: 'across' }],
-        ],
-      },
+      LAID_ACROSS,
       { name: 'ties', thread: 'tie', place: { crossings: ['laid', 'across'] }, repeat: [{ up: ['-q', '-q'] }, { down: ['q', 'q'], as: 'tie' }] },
     ],
     marks: 'guide-only',

@@ -181,7 +181,7 @@ export const moreBands: readonly StitchDocument[] = [
         name: 'bundles',
         place: { along: { step: ['L'], tail: 0 } },
         start: [{ withdraw: ['-w', 'w'] }],
-        repeat: [{ up: [0, '-w-d'] }, { down: ['L', '-w'], as: 'st' }, { up: [0, '-w'] }, { down: ['L', '-w'], as: 'tie' }],
+        repeat: [{ up: [0, '-w-d'] }, { down: ['L', '-w'], as: 'st' }, { up: [0, '-w'] }, { down: ['L', '-w'], as: 'tie' }, { bundle: [0, 'L'], at: '-w' }],
       },
     ],
     corner: 'through',

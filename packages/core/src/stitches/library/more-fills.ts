@@ -143,8 +143,9 @@ export const moreFills: readonly StitchDocument[] = [
     passes: [
       {
         name: 'leaf',
-        place: { along: { step: ['P'], tail: '-size/4' } },
-        start: [{ up: [0, 0] }, { down: ['2*P', 0], as: 'st' }],
+        // From the lower end up; the tip is closed by one straight stitch, an advance beyond the last.
+        place: { along: { step: ['P'], tail: '-size/4', order: 'reverse' } },
+        end: [{ up: ['P', 0] }, { down: ['3*P', 0], as: 'st' }],
         repeat: [
           { up: { edge: 'left', lean: 'A' } },
           { down: ['min(o,rest)', '-min(o,max(0,rest),wr/2)'], as: 'st' },
@@ -323,7 +324,8 @@ export const moreFills: readonly StitchDocument[] = [
       {
         name: 'rows',
         place: { cells: { order: 'to-and-fro' } },
-        repeat: [{ up: ['size*(0.1+0.3*(row%2)+0.5*fro)', 'size/2'] }, { down: ['size*(0.6+0.3*(row%2)-0.5*fro)', 'size/2'], as: 'st' }],
+        // The gaps step aside from row to row and back: a zigzag.
+        repeat: [{ up: ['size*(0.1+0.13*abs(row%6-3)+0.6*fro)', 'size/2'] }, { down: ['size*(0.7+0.13*abs(row%6-3)-0.6*fro)', 'size/2'], as: 'st' }],
       },
     ],
     marks: 'guide-only',

@@ -52,6 +52,32 @@ export const moreKnots: readonly StitchDocument[] = [
     cautions: [NEEDLE_OUT],
   }),
   stitch({
+    id: 'double-cast-on',
+    name: 'Double cast-on stitch',
+    family: 'knot',
+    guide: ['spots', 'spot'],
+    parameters: {
+      L: { name: 'Span', usual: '3+6*W', min: '4*W', max: 14 },
+      loops: { name: 'Loops', usual: 'round(1.3*L/W)', min: 6, max: 80, kind: 'count' },
+    },
+    passes: [
+      {
+        name: 'petal',
+        place: { once: true },
+        repeat: [{ up: [0, 0] }, { down: ['L', 0], loose: true }, { up: [0, 0], half: true }, { cast: 'loops', sides: 'both' }, { down: ['L', 0], as: 'coil' }],
+      },
+    ],
+    marks: 'every-hole',
+    practice: { kind: 'spots', count: 4, apartMm: 18 },
+    goodFor: ['broad raised petals', 'flowers that stand off the cloth'],
+    tension: 'firm',
+    look: { front: 'A broad arched petal with a ridge along both edges.', back: 'One small stitch.' },
+    lookAlikes: [{ name: 'Cast-on stitch', tell: 'its ridge runs along one edge only.' }],
+    slips: [{ see: 'One edge is smooth', mend: 'Two loops were cast from the same side: left, right, left, right, each with its own thread.' }],
+    unpick: 'It does not draw back: cut it behind and begin again.',
+    cautions: [NEEDLE_OUT],
+  }),
+  stitch({
     id: 'drizzle-stitch',
     name: 'Drizzle stitch',
     family: 'knot',

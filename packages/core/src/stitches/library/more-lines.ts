@@ -14,13 +14,22 @@ const laid = (name: string, thread: 'main' | 'padding' = 'main'): Pass => ({
 const held: Pass = { ...laid('laid thread'), repeat: [{ up: [0, 0] }, { lay: [0, 'U'] }, { hold: true, as: 'laid' }] }
 const plunged: Pass = { name: 'end of the laid thread', continues: true, place: { whole: true }, repeat: [{ down: ['U', 0], plunge: true }] }
 
-/** Drawn in at every tie and out between them. */
+/** Drawn in at every tie and out between them; its end waits in front. */
 const waved = (name: string, sign: '' | '-'): Pass => ({
   name,
+  thread: 'outer',
   place: { along: { step: ['P'], tail: 0 } },
   start: [{ up: [0, `${sign}0.55*W`] }],
   repeat: [{ by: ['0.5*P', `${sign}1.15*W`] }, { by: ['P', `${sign}0.55*W`], when: 'not-last' }],
-  end: [{ down: [0, `${sign}0.55*W`], plunge: true, as: 'laid' }],
+  end: [{ hold: true, as: 'laid' }],
+})
+
+const end = (side: string, sign: '' | '-'): Pass => ({
+  name: `end of the ${side} thread`,
+  thread: 'outer',
+  continues: true,
+  place: { whole: true },
+  repeat: [{ down: ['U', `${sign}0.55*W`], plunge: true }],
 })
 
 const tie = (s: string, half: string): Move[] => [{ up: [s, `-${half}`] }, { down: [s, half], as: 'tie' }]
@@ -72,17 +81,54 @@ export const moreLines: readonly StitchDocument[] = [
     unpick: 'Snip the ties behind, one by one, and lift the laid thread off whole.',
   }),
   stitch({
+    id: 'couching-in-pairs',
+    name: 'Couching in pairs',
+    family: 'laid',
+    guide: ['line'],
+    parameters: { P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 7 } },
+    passes: [
+      { ...held, name: 'first laid thread', repeat: [{ up: [0, '0.5*W'] }, { lay: [0, 'U'], aside: '0.5*W' }, { hold: true, as: 'laid' }] },
+      { ...held, name: 'second laid thread', repeat: [{ up: [0, '-0.5*W'] }, { lay: [0, 'U'], aside: '-0.5*W' }, { hold: true, as: 'laid' }] },
+      { name: 'ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(W+0.08)') },
+      { ...plunged, name: 'end of the first thread', repeat: [{ down: ['U', '0.5*W'], plunge: true }] },
+      { ...plunged, name: 'end of the second thread', repeat: [{ down: ['U', '-0.5*W'], plunge: true }] },
+    ],
+    corner: 'through',
+    marks: 'every-hole',
+    practice: { kind: 'line', lengthMm: 90 },
+    goodFor: ['metal threads', 'a broad smooth line'],
+    tension: 'easy',
+    look: { front: 'Two threads side by side under one row of ties.', back: 'Only the small stitches of the tying thread, and four ends.' },
+    lookAlikes: [{ name: 'Couching', tell: 'one thread is laid.' }],
+    slips: [{ see: 'The two threads cross', mend: 'Lay them side by side without a twist, and hold both taut while you tie.' }],
+    unpick: 'Snip the ties behind, one by one, and lift both threads off whole.',
+  }),
+  stitch({
     id: 'triple-couching',
     name: 'Triple couching',
     family: 'laid',
     guide: ['line'],
     parameters: { P: { name: 'Between ties', measures: 'apart', usual: '2.2+4*W', min: 'max(2,4*W,2*p)', max: 7 } },
     passes: [
-      waved('left', ''),
-      waved('right', '-'),
-      { name: 'outer ties', thread: 'tie', place: { along: { step: ['P'], tail: 'P', closedTail: 'P' } }, repeat: tie('P', '(1.05*W+0.08)') },
-      laid('middle'),
-      { name: 'middle ties', thread: 'tie', place: { along: { step: ['P'], tail: 0, closedTail: 0 } }, repeat: tie('0.5*P', '(0.5*W+0.08)') },
+      waved('left thread', ''),
+      waved('right thread', '-'),
+      { name: 'middle thread', place: { whole: true }, repeat: [{ up: [0, 0] }, { hold: true }] },
+      {
+        name: 'ties',
+        thread: 'tie',
+        place: { along: { step: ['P'], tail: 0 } },
+        // The middle thread is tied between two ties of the outer ones and passes over those.
+        repeat: [
+          { take: 'main' },
+          { by: ['0.5*P', 0], as: 'middle' },
+          { take: 'tie' },
+          ...tie('0.5*P', '(0.5*W+0.08)'),
+          ...tie('P', '(1.05*W+0.08)').map((move): Move => ({ ...move, when: 'not-last' })),
+        ],
+      },
+      { name: 'end of the middle thread', continues: true, place: { whole: true }, repeat: [{ down: ['U', 0], plunge: true, as: 'middle' }] },
+      end('left', ''),
+      end('right', '-'),
     ],
     corner: 'through',
     marks: 'every-nth',

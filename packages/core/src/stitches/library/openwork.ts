@@ -1,9 +1,16 @@
 /** Work in which the cloth itself is cut. */
-import type { StitchDocument } from '../../notation/index.ts'
+import type { Move, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
 
 const CUTTING =
   'Cut cloth cannot be put back: finish the stitching that holds the edge, count twice, then cut with small sharp points, away from your other hand.'
+
+/** One side of a cell overcast, where it is to be. */
+const side = (from: string, to: string, given: string, offset = 'B/2'): Move => ({
+  each: { along: { from, to }, every: 'P', offset },
+  moves: [{ up: [0, '-B/2'] }, { down: [0, 'B/2'], as: 'bar' }],
+  if: given,
+})
 
 export const openwork: readonly StitchDocument[] = [
   stitch({
@@ -81,22 +88,28 @@ export const openwork: readonly StitchDocument[] = [
     guide: ['grid'],
     parameters: { B: { name: 'Bar', usual: 'max(1,3*p)', min: '2*W', max: 3 }, P: { name: 'Overcast', usual: '0.95*W', min: '0.7*W', max: '1.5*W' } },
     passes: [
+      {
+        name: 'outline',
+        place: { cells: { order: 'to-and-fro' } },
+        // The outer sides first, while the cloth is whole.
+        repeat: [
+          side('nw', 'ne', '1-row', 'P/2'),
+          side('ne', 'se', 'col-columns+2', 'P/2'),
+          side('se', 'sw', 'row-rows+2', 'P/2'),
+          side('sw', 'nw', '1-col', 'P/2'),
+        ],
+      },
       { name: 'cutting', place: { cells: { order: 'to-and-fro' } }, repeat: [{ cut: 'centre', size: 'size-B' }] },
       {
         name: 'bars',
         place: { cells: { order: 'to-and-fro' } },
-        // Above and before every hole; after the last ones of each row and column too.
+        // Up one bar and along the next, so that the thread is carried behind a bar and never over a hole.
         repeat: [
-          { each: { along: { from: 'nw', to: 'ne' }, every: 'P', offset: 'B/2' }, moves: [{ up: [0, '-B/2'] }, { down: [0, 'B/2'], as: 'bar' }] },
-          { each: { along: { from: 'sw', to: 'nw' }, every: 'P', offset: 'B/2' }, moves: [{ up: [0, '-B/2'] }, { down: [0, 'B/2'], as: 'bar' }] },
-          {
-            each: { along: { from: 'se', to: 'ne' }, every: 'P', offset: 'B/2+1000*min(1,columns-1-col)' },
-            moves: [{ up: [0, '-B/2'] }, { down: [0, 'B/2'], as: 'bar' }],
-          },
-          {
-            each: { along: { from: 'se', to: 'sw' }, every: 'P', offset: 'B/2+1000*min(1,rows-1-row)' },
-            moves: [{ up: [0, '-B/2'] }, { down: [0, 'B/2'], as: 'bar' }],
-          },
+          side('sw', 'nw', '(1-fro)*col*(row+col%2)'),
+          side('nw', 'sw', '(1-fro)*col*(1-row)*(1-col%2)'),
+          side('nw', 'ne', '(1-fro)*row'),
+          side('se', 'ne', 'fro*(columns-1-col)'),
+          side('ne', 'nw', 'fro*row'),
         ],
       },
     ],

@@ -77,7 +77,7 @@ export const raisedBands: readonly StitchDocument[] = [
     id: 'vandyke-stitch',
     name: 'Vandyke stitch',
     family: 'band',
-    guide: ['band', 'shape'],
+    guide: ['band'],
     parameters: { P: { name: 'Spacing', measures: 'apart', usual: '0.6+1.6*W', min: '1.1*W', max: 5 } },
     passes: [
       {

@@ -262,12 +262,15 @@ export const smallFills: readonly StitchDocument[] = [
     name: 'Arrowhead stitch',
     family: 'band',
     guide: ['band'],
-    parameters: { P: { name: 'Spacing', measures: 'apart', usual: '0.9+3*W', min: '1.5*W', max: 8 } },
+    parameters: {
+      P: { name: 'Spacing', measures: 'apart', usual: '0.9+3*W', min: '1.5*W', max: 8 },
+      V: { name: 'Depth', usual: '1.4+3*W', min: '2*W', max: 8 },
+    },
     passes: [
       {
         name: 'arrows',
-        place: { along: { step: ['P'], tail: 'w-P' } },
-        repeat: [{ up: [0, '-w'] }, { down: ['w', 0], as: 'st' }, { up: [0, 'w'] }, { down: ['w', 0], as: 'st' }],
+        place: { along: { step: ['P'], tail: 'V-P' } },
+        repeat: [{ up: [0, '-w'] }, { down: ['V', 0], as: 'st' }, { up: [0, 'w'] }, { down: ['V', 0], as: 'st' }],
       },
     ],
     corner: 'through',

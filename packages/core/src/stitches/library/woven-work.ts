@@ -154,14 +154,26 @@ export const wovenWork: readonly StitchDocument[] = [
     },
     passes: [
       {
+        name: 'outline',
+        place: { along: { step: ['L'], tail: 0, closedTail: 0, of: 'outline' } },
+        repeat: [{ up: ['L', 0] }, { down: [0, 0], as: 'out' }],
+      },
+      {
         name: 'rows',
-        place: { across: { pitch: 'R' } },
+        continues: true,
+        place: { across: { pitch: 'R', turn: 180 } },
         repeat: [
           [
             { up: 'a' },
+            // The first row hangs from the outline, every other from the row above.
             {
-              each: { along: { from: 'a', to: 'b' }, every: 'L', offset: 'L/2' },
-              moves: [{ under: ['lb*'], from: 'right', round: 'inside', as: 'la' }, { by: ['min(L/2,span*(1-u))', 0] }],
+              each: { along: { from: 'a', to: 'b' }, every: 'span/max(1,round(span/L))', offset: '0.5*span/max(1,round(span/L))' },
+              moves: [{ under: ['out*'], from: 'right', round: 'inside', as: 'la' }, { by: ['0.5*span/max(1,round(span/L))', 0] }],
+              when: 'first',
+            },
+            {
+              each: { along: { from: 'a', to: 'b' }, every: 'span/max(1,round(span/L))', offset: '0.5*span/max(1,round(span/L))' },
+              moves: [{ under: ['lb*'], from: 'right', round: 'inside', as: 'la' }, { by: ['0.5*span/max(1,round(span/L))', 0] }],
               when: 'not-first',
             },
             { down: 'b', as: 'la' },
@@ -170,8 +182,8 @@ export const wovenWork: readonly StitchDocument[] = [
             { up: 'b' },
             // Half a loop aside, so that every loop hangs from the middle of one above.
             {
-              each: { along: { from: 'a', to: 'b' }, every: 'L', offset: 'L', back: true },
-              moves: [{ under: ['la*'], from: 'right', round: 'inside', as: 'lb' }, { by: ['-min(L/2,span*u)', 0] }],
+              each: { along: { from: 'a', to: 'b' }, every: 'span/max(1,round(span/L))', offset: 'span/max(1,round(span/L))', back: true },
+              moves: [{ under: ['la*'], from: 'right', round: 'inside', as: 'lb' }, { by: ['-0.5*span/max(1,round(span/L))', 0] }],
             },
             { down: 'a', as: 'lb' },
           ],
@@ -179,7 +191,7 @@ export const wovenWork: readonly StitchDocument[] = [
       },
     ],
     marks: 'guide-only',
-    practice: { kind: 'shape', widthMm: 14, heightMm: 11, outline: 'rectangle' },
+    practice: { kind: 'shape', widthMm: 11, heightMm: 14, outline: 'rectangle' },
     goodFor: ['veils of cloud', 'raised fillings that lift off the cloth'],
     tension: 'easy',
     look: { front: 'Rows of small loops, each hanging from the one above.', back: 'Only stitches along the edge.' },

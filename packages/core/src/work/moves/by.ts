@@ -9,6 +9,8 @@ export const by: MoveRule<ByMove, CompiledByKind['by']> = {
     const found = hand.point(move.point)
     if (!found) return
     hand.thread.lead([found.at], 'move.nothing-to-lead')
-    hand.thread.surface('lead', found.at, hand.context(move, found.direction))
+    const context = hand.context(move, found.direction)
+    hand.thread.surface('lead', found.at, context)
+    if (context.label !== null) hand.thread.cutWay(context)
   },
 }

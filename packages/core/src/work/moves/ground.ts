@@ -1,7 +1,7 @@
 /** Opening the ground: a gap cut in the cloth, threads drawn out of it. Neither can be undone. */
 import { mm } from '../../base/index.ts'
 import { leftOf, type Point, step } from '../../geometry/index.ts'
-import type { CutMove, WithdrawMove } from '../../notation/index.ts'
+import type { BundleMove, CutMove, WithdrawMove } from '../../notation/index.ts'
 import type { CompiledByKind, CompiledMove } from '../compiled.ts'
 import type { Frame } from '../frames.ts'
 import { MoveError } from '../thread-settings.ts'
@@ -28,9 +28,23 @@ export const withdraw: MoveRule<WithdrawMove, CompiledByKind['withdraw']> = {
   },
 }
 
+export const bundle: MoveRule<BundleMove, CompiledByKind['bundle']> = {
+  read: (move, common, reader) => ({
+    ...common,
+    kind: 'bundle',
+    from: reader.expression(move.bundle[0]),
+    to: reader.expression(move.bundle[1]),
+    at: reader.expression(move.at),
+  }),
+  work: (move, { frame, thread, value }) => {
+    const at = value(move.at)
+    thread.patch('bundle', [frame.at(value(move.from), at).at, frame.at(value(move.to), at).at])
+  },
+}
+
 function open(hand: Hand, move: CompiledMove & { readonly kind: 'cut' | 'withdraw' }, outline: readonly Point[], direction: Point): void {
   const { thread } = hand
-  thread.patches.push({ kind: move.kind === 'cut' ? 'gap' : 'drawn', outline, sequence: thread.log.sequence })
+  thread.patch(move.kind === 'cut' ? 'gap' : 'drawn', outline)
   thread.note(move.kind)
   thread.surface(move.kind, outline[0] as Point, hand.context(move, direction))
 }

@@ -16,7 +16,7 @@ export const pad: MoveRule<PadMove, CompiledByKind['pad']> = {
     if (!(heightMm > 0 && heightMm <= HIGHEST_MM)) throw new MoveError('move.pad', { height: mm(heightMm), most: mm(HIGHEST_MM) })
     thread.raise(heightMm)
     thread.note('pad')
-    if (felt) thread.patches.push({ kind: 'felt', outline: felt, sequence: thread.log.sequence })
+    if (felt) thread.patch('felt', felt)
     const at = felt?.[0] ?? thread.lastPoint
     if (at) thread.surface('pad', at, hand.context(move, onward(hand)))
   },

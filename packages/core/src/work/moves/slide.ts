@@ -106,12 +106,16 @@ function slidePast(
   thread.note(kind === 'under' ? 'pass-under' : 'pass-over', segments.length)
   slid.side = { x: -side.x, y: -side.y }
   slid.at = lead.at
-  const fromSide = dot(side, leftOf(context.direction)) >= 0 ? 'left' : 'right'
   const last = lastPast(thread)
+  const aside = dot(side, leftOf(context.direction))
+  // Past what lies square to the way of working the needle comes from neither side.
+  const fromSide = Math.abs(aside) < SQUARE ? (last?.from ?? 'right') : aside > 0 ? 'left' : 'right'
   if (last && last.labels.length > 0 && last.from !== fromSide) thread.note('alternate')
   thread.surface(kind, lead.at, context, { from: fromSide, side, hitch: how.hitch, labels: references.map((one) => one.label) })
   if (context.label !== null && references[0]?.label !== undefined) thread.cutWay(context)
 }
+
+const SQUARE = 0.2
 
 /** What was passed before; led across the cloth in between or not. */
 function lastPast({ surfaceMoves }: ThreadState): SurfaceMove | undefined {

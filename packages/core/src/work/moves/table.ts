@@ -6,7 +6,7 @@ import { by } from './by.ts'
 import { down } from './down.ts'
 import { drawn } from './drawn.ts'
 import { each } from './each.ts'
-import { cut, withdraw } from './ground.ts'
+import { bundle, cut, withdraw } from './ground.ts'
 import { hold } from './hold.ts'
 import { lay } from './lay.ts'
 import { pad } from './pad.ts'
@@ -32,6 +32,7 @@ const MOVES: { readonly [Kind in MoveKind]: MoveRule<MoveByKind[Kind], CompiledB
   pad,
   cut,
   withdraw,
+  bundle,
   each,
   under,
   over,
