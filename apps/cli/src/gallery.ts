@@ -1,12 +1,13 @@
 /**
  * `lemmata gallery --out FOLDER`: every stitch and every version of it as a page to be looked at, for the right hand and for the
- * left: the result front and back at true size and at four times, then each picture of its steps with its sentence.
+ * left: the result front and back at true size and at four times, then each picture of its steps with its sentence; with `--moving`
+ * the hand beside it, as a picture that moves.
  */
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
-import { type Drawing, type DrawingItem, drawStep, drawThread, lookOf, moveItems, scaleItems, writeSvg } from '@lemmata/core/drawing'
+import { type Drawing, type DrawingItem, drawStep, drawThread, lookOf, moveItems, scaleItems, writeMovingSvg, writeSvg } from '@lemmata/core/drawing'
 import { roleThreads, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide, type PracticeGuide, shortenedPractice } from '@lemmata/core/guide'
 import type { StitchDocument } from '@lemmata/core/notation'
@@ -51,6 +52,7 @@ export function gallery(_: unknown, options: Readonly<Record<string, string>>): 
         const name = `${document.id}${variant === undefined ? '' : `--${variant}`}${hand === 'left' ? '-left' : ''}`
         writeFileSync(join(folder, `${name}.svg`), writeSvg(drawing.value))
         pages.push(name)
+        if (options.moving !== undefined) writeFileSync(join(folder, `${name}-moving.svg`), movingOf(done.value, hand, CLOTH))
       }
     }
   writeFileSync(join(folder, 'index.html'), indexOf(pages))
@@ -113,6 +115,32 @@ function pageOf(done: WorkedExercise, hand: Hand, cloth: string): Result<Drawing
     widthMm: PAGE_MM,
     heightMm: y + 4,
     layers: [{ name: 'page', items: [ground(0, 0, PAGE_MM, y + 4, '#FBF8F1'), ...items] }],
+  })
+}
+
+/** The steps as one picture that moves. */
+function movingOf(done: WorkedExercise, hand: Hand, cloth: string): string {
+  const { assigned } = done
+  const shown = demonstrate({
+    document: assigned.document,
+    parameters: assigned.parameters,
+    materials: assigned.materials,
+    threads: roleThreads(assigned),
+    hand,
+  })
+  if (!shown.ok) return ''
+  const measure = makeMeasure()
+  return writeMovingSvg({
+    demonstration: shown.value,
+    look: lookOf(assigned),
+    widthMm: 100,
+    heightMm: 66,
+    detail: 'full',
+    cloth,
+    numberMm: 4.4,
+    title: assigned.document.name,
+    captionMm: 3.6,
+    captions: shown.value.steps.map((step) => wrapText(stepSentence(step, assigned), 88, 3.6, 'text', measure)),
   })
 }
 

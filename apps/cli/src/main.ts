@@ -8,7 +8,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
 
   stitches        the library of stitches
   stitch FILE     a stitch document checked: steps, motions, difficulty
-  gallery --out FOLDER [--stitch ID]
+  gallery --out FOLDER [--stitch ID] [--moving]
                   every stitch and version as a page to look at: results, steps, both hands
   work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
   fit FILE        thread, strands, needles and lengths that go together
@@ -74,6 +74,8 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
+/** Said or not, with nothing after them. */
+const SWITCHES = ['moving']
 const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner']
 
 function readCall(args: readonly string[]): Call | string {
@@ -87,6 +89,10 @@ function readCall(args: readonly string[]): Call | string {
     }
     const name = arg.slice(2)
     if (name === 'help') return { command: 'help', file: null, options: {} }
+    if (SWITCHES.includes(name)) {
+      options[name] = ''
+      continue
+    }
     const value = args[index + 1]
     if (!OPTIONS.includes(name)) return `There is no option --${name}.`
     if (value === undefined) return `--${name} needs a value after it.`

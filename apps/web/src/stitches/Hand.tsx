@@ -3,8 +3,9 @@ import { problemInWords } from '@lemmata/contract'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { type Hand as HandSide, stepSentence } from '@lemmata/core/steps'
 import { Button, Segmented, Select, Slider } from 'antd'
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 import { HandPicture } from './HandPicture.tsx'
+import { saveMoving } from './save-moving.ts'
 import { type HandState, type Speed, useHand } from './use-hand.ts'
 
 interface Props {
@@ -40,14 +41,18 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
           <figcaption>Back, as seen turning the cloth over</figcaption>
         </figure>
       </div>
-      <MoveBar state={state} />
+      <MoveBar state={state}>
+        <Button size="small" onClick={() => saveMoving(done, shown.value, clothHex)} title="One file that moves by itself, to send or to show">
+          Save moving picture
+        </Button>
+      </MoveBar>
       {large && <FullScreen done={done} state={state} clothHex={clothHex} onClose={() => setLarge(false)} />}
     </section>
   )
 }
 
 /** The steps as stitches: sewn so far, and a slider to go to any of them. */
-function MoveBar({ state: { at, last, setIndex, steps, speed, setSpeed } }: { state: HandState }) {
+function MoveBar({ state: { at, last, setIndex, steps, speed, setSpeed }, children }: { state: HandState; children: ReactNode }) {
   return (
     <div className="move-bar">
       <span className="quiet">
@@ -65,6 +70,7 @@ function MoveBar({ state: { at, last, setIndex, steps, speed, setSpeed } }: { st
           { value: 'quick', label: 'quick' },
         ]}
       />
+      {children}
     </div>
   )
 }

@@ -28,6 +28,20 @@ export interface DrawnStep {
 }
 
 export function drawStep(picture: StepPicture): DrawnStep {
+  const { widthMm, heightMm } = picture
+  const { ground, hand, numbers, scale } = partsOf(picture)
+  return { items: [{ kind: 'clipped', left: 0, top: 0, widthMm, heightMm, items: [...ground, ...hand, ...numbers] }], scale }
+}
+
+/** The same in two parts: what lies on the cloth with its numbers, and the needle and thread in the hand. */
+export function drawStepParts(picture: StepPicture): { readonly ground: readonly DrawingItem[]; readonly hand: readonly DrawingItem[] } {
+  const { widthMm, heightMm } = picture
+  const { ground, hand, numbers } = partsOf(picture)
+  const clipped = (items: readonly DrawingItem[]): DrawingItem => ({ kind: 'clipped', left: 0, top: 0, widthMm, heightMm, items })
+  return { ground: [clipped([...ground, ...numbers])], hand: [clipped(hand)] }
+}
+
+function partsOf(picture: StepPicture) {
   const { demonstration, step, look, widthMm, heightMm } = picture
   const box = viewBox(demonstration, step.view)
   // Room for a number outside the holes at the edge.
@@ -71,24 +85,11 @@ export function drawStep(picture: StepPicture): DrawnStep {
       { x: 0, y: heightMm },
     ],
   }
-  const inHand = drawPose(step.pose, { look: lookFor(look, step), detail: picture.detail, cloth: picture.cloth, place, scale })
+  const drawn = drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture))
   return {
-    items: [
-      {
-        kind: 'clipped',
-        left: 0,
-        top: 0,
-        widthMm,
-        heightMm,
-        items: [
-          cloth,
-          ...drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture)),
-          ...scaled,
-          ...inHand,
-          ...numbers(picture, place),
-        ],
-      },
-    ],
+    ground: [cloth, ...drawn, ...scaled],
+    hand: drawPose(step.pose, { look: lookFor(look, step), detail: picture.detail, cloth: picture.cloth, place, scale }),
+    numbers: numbers(picture, place),
     scale,
   }
 }

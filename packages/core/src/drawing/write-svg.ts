@@ -19,6 +19,9 @@ export function writeSvg(drawing: Drawing): string {
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${show(widthMm)}mm" height="${show(heightMm)}mm" viewBox="${[left, top, widthMm, heightMm].map(show).join(' ')}">${layers.join('\n')}</svg>\n`
 }
 
+/** Items without a document round them. */
+export const writeItems = (items: readonly DrawingItem[]): string => items.map(writeItem).join('')
+
 function writeItem(item: DrawingItem): string {
   const opacity = 'opacity' in item && item.opacity !== undefined ? ` opacity="${show(item.opacity)}"` : ''
   switch (item.kind) {
