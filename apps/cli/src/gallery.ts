@@ -10,6 +10,7 @@ import { error, failure, type Problem, type Result, success } from '@lemmata/cor
 import { type Drawing, type DrawingItem, drawStep, drawThread, lookOf, moveItems, scaleItems, writeMovingSvg, writeSvg } from '@lemmata/core/drawing'
 import { roleThreads, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide, type PracticeGuide, shortenedPractice } from '@lemmata/core/guide'
+import { type Language, stitchIn } from '@lemmata/core/language'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { layAlone, newSampler } from '@lemmata/core/sampler'
 import { wrapText } from '@lemmata/core/sheets'
@@ -34,11 +35,12 @@ export function gallery(_: unknown, options: Readonly<Record<string, string>>): 
   const chosen = options.stitch === undefined ? LIBRARY : LIBRARY.filter((one) => one.id === options.stitch)
   if (chosen.length === 0) return failure(error('cli.no-stitch', [], { stitch: options.stitch ?? '' }))
   mkdirSync(folder, { recursive: true })
+  const language: Language = options.language === 'de' ? 'de' : 'en'
   const problems: Problem[] = []
   const pages: string[] = []
   for (const document of chosen)
     for (const variant of [undefined, ...Object.keys(document.variants ?? {})]) {
-      const done = tryOut(document, variant)
+      const done = tryOut(document, variant, language)
       if (!done.ok) {
         problems.push(...done.problems)
         continue
@@ -59,11 +61,12 @@ export function gallery(_: unknown, options: Readonly<Record<string, string>>): 
   return success({ output: `${pages.length} pages in ${folder}\n`, wrong: problems.length > 0 }, problems)
 }
 
-function tryOut(document: StitchDocument, variant: string | undefined): Result<WorkedExercise> {
+function tryOut(document: StitchDocument, variant: string | undefined, language: Language): Result<WorkedExercise> {
   const practice = shortenedPractice(practiceOf(document, variant))
   const guide = practiceGuide(practice, 0, 0, practice.kind === 'line' || practice.kind === 'band' ? RESULT.widthMm - 4 : 60)
   const exercise = { id: 'shown', name: document.name, stitch: document.id, ...(variant === undefined ? {} : { variant }) }
-  return workExercise(layAlone(exercise, guide), { ...surroundingsOf(newSampler('Gallery')), stitches: [document] })
+  const around = surroundingsOf(newSampler('Gallery'))
+  return workExercise(layAlone(exercise, guide), { ...around, brief: { ...around.brief, language }, stitches: [document] })
 }
 
 /** A version may be for another kind of guide. */
@@ -91,7 +94,7 @@ function pageOf(done: WorkedExercise, hand: Hand, cloth: string): Result<Drawing
   })
   const version = assigned.variant ? `, ${document.variants?.[assigned.variant]?.name ?? assigned.variant}` : ''
   const items: DrawingItem[] = [
-    words(`${document.name}${version}`, MARGIN_MM, 14, 8, 'heading'),
+    words(`${stitchIn(document, assigned.language)}${version}`, MARGIN_MM, 14, 8, 'heading'),
     words(`${document.id}. ${hand === 'right' ? 'Right' : 'Left'} hand. ${shown.value.steps.length} pictures.`, MARGIN_MM, 20, 4, 'text', QUIET),
     ...results(done, cloth),
   ]
@@ -138,7 +141,7 @@ function movingOf(done: WorkedExercise, hand: Hand, cloth: string): string {
     detail: 'full',
     cloth,
     numberMm: 4.4,
-    title: assigned.document.name,
+    title: stitchIn(assigned.document, assigned.language),
     captionMm: 3.6,
     captions: shown.value.steps.map((step) => wrapText(stepSentence(step, assigned), 88, 3.6, 'text', measure)),
   })

@@ -8,7 +8,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
 
   stitches        the library of stitches
   stitch FILE     a stitch document checked: steps, motions, difficulty
-  gallery --out FOLDER [--stitch ID] [--moving]
+  gallery --out FOLDER [--stitch ID] [--moving] [--language de]
                   every stitch and version as a page to look at: results, steps, both hands
   work FILE       every exercise worked: holes, segments, marks, thread, minutes, difficulty
   fit FILE        thread, strands, needles and lengths that go together
@@ -76,7 +76,7 @@ interface Call {
 
 /** Said or not, with nothing after them. */
 const SWITCHES = ['moving']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner', 'language']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

@@ -31,7 +31,7 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
     const first = problems.find((problem) => problem.severity === 'error')
     return failure(first ?? error('print.nothing', ['exercises']), ...problems.filter((problem) => problem !== first))
   }
-  const title = sheetTitle(lesson, learner)
+  const title = sheetTitle(lesson, learner, sampler.brief.language)
   const hand = order.hand ?? learner?.hand ?? 'right'
   const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure() })
   const pdf = await writePdf(pages, { title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name, made: order.made })

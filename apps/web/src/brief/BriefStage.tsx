@@ -1,4 +1,5 @@
 /** What the course is for, and what it is made with. */
+import { type Language, LANGUAGES } from '@lemmata/core/language'
 import { CLOTH_KINDS, nameThread, THREAD_KINDS } from '@lemmata/core/materials'
 import type { Brief, Level, Operation, SamplerThread } from '@lemmata/core/sampler'
 import { usualCloth } from '@lemmata/core/sampler'
@@ -33,6 +34,16 @@ export function BriefStage() {
             max={4000}
             onChange={(purpose) => (purpose === '' ? edit({ kind: 'change-brief', set: {}, clear: ['purpose'] }) : set({ purpose }))}
           />
+          <Field label="Language of steps and sheets">
+            {(id) => (
+              <Select<Language>
+                id={id}
+                value={brief.language ?? 'en'}
+                onChange={(language) => (language === 'en' ? edit({ kind: 'change-brief', set: {}, clear: ['language'] }) : set({ language }))}
+                options={LANGUAGES.map(({ id: value, name }) => ({ value, label: name }))}
+              />
+            )}
+          </Field>
           <Field label="The learners are">
             {(id) => (
               <Select<Level>

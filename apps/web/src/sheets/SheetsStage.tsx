@@ -43,7 +43,10 @@ export function SheetsStage() {
   const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
   const own = useMemo(() => (learner ? workForLearner(sampler, learner, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, learner, ofLesson])
   const pages = useMemo(
-    () => (own.exercises.length === 0 ? [] : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner), page, hand, measure })),
+    () =>
+      own.exercises.length === 0
+        ? []
+        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure }),
     [sampler, own, chosen, learner, page, hand],
   )
   const asked = new URLSearchParams({

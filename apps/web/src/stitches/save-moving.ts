@@ -1,6 +1,7 @@
 /** The moving hand as a file that a teacher can send: one picture that moves by itself, with its sentences. */
 import { lookOf, writeMovingSvg } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { stitchIn } from '@lemmata/core/language'
 import { wrapText } from '@lemmata/core/sheets'
 import { type Demonstration, stepSentence } from '@lemmata/core/steps'
 import { downloadText } from './download.ts'
@@ -19,7 +20,7 @@ export function saveMoving(done: WorkedExercise, demonstration: Demonstration, c
     detail: 'full',
     cloth,
     numberMm: 4.4,
-    title: assigned.document.name,
+    title: stitchIn(assigned.document, assigned.language),
     captionMm: CAPTION_MM,
     captions: demonstration.steps.map((step) =>
       wrapText(stepSentence(step, assigned), 88, CAPTION_MM, 'text', (text, sizeMm) => text.length * sizeMm * LETTER),

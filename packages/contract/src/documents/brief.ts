@@ -71,4 +71,5 @@ export const brief = z.object({
   hardFor: hardFor.optional(),
   marking: marking.optional(),
   cutting: cutting.optional(),
+  language: z.enum(['en', 'de']).optional(),
 })

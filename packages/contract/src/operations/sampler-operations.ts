@@ -27,6 +27,7 @@ const briefChange = z.strictObject({
   purpose: brief.shape.purpose,
   marking: brief.shape.marking,
   cutting: brief.shape.cutting,
+  language: brief.shape.language,
   waysOfWorking: overruledWays.optional(),
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
@@ -45,7 +46,7 @@ const SCHEMAS = {
   'change-brief': z.object({
     kind: z.literal('change-brief'),
     set: briefChange,
-    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking', 'cutting'),
+    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking', 'cutting', 'language'),
   }),
   'change-cloth': z.object({ kind: z.literal('change-cloth'), set: partial(cloth), clear: keysOf('threadsPerCm', 'thicknessMm') }),
   'change-exercise': z.object({

@@ -16,6 +16,7 @@ import {
   type StitchDocument,
   type ThreadRole,
 } from '../notation/index.ts'
+import type { Language } from '../language/index.ts'
 import { type Exercise, type SamplerCloth, type SamplerThread, waysFor, type WaysOfWorking } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
 import { adviseStrands, adviseStrandsBeside, whyStrands } from './advise-strands.ts'
@@ -49,6 +50,8 @@ export interface Assigned {
   readonly base: string | null
   readonly variant: string | null
   readonly ways: WaysOfWorking
+  /** Of its steps and names. */
+  readonly language: Language
   readonly cloth: Cloth
   readonly main: AssignedThread
   /** All of the stitch's threads, the main one first. */
@@ -123,7 +126,7 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
   return success({ ...stitch.value, cloth, main, threads: [main, ...others], parameters: parameters.value, materials, problems })
 }
 
-type Prepared = Pick<Assigned, 'document' | 'base' | 'variant' | 'ways'>
+type Prepared = Pick<Assigned, 'document' | 'base' | 'variant' | 'ways' | 'language'>
 
 /** The stitch in the school that is worked here, with its base's passes before its own. */
 function prepareStitch(exercise: Omit<Exercise, 'on'>, guide: GuideKind, around: Surroundings): Result<Prepared> {
@@ -135,7 +138,7 @@ function prepareStitch(exercise: Omit<Exercise, 'on'>, guide: GuideKind, around:
     return failure(error('assign.no-variant', ['variant'], { stitch: found.name, variant: exercise.variant, has: Object.keys(found.variants ?? {}) }))
   const document = applyBase(applyVariant(found, variant), (id) => findStitch(id, around.stitches), { ...ways })
   if (!document) return failure(error('assign.no-base', ['stitch'], { stitch: found.name, base: found.base ?? '' }))
-  return success({ document, base: found.base ?? null, variant, ways })
+  return success({ document, base: found.base ?? null, variant, ways, language: around.brief.language ?? 'en' })
 }
 
 /** What is kept for a thread that this stitch does not have: harmless, and said. */

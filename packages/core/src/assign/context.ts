@@ -4,15 +4,15 @@ import type { StitchDocument } from '../notation/index.ts'
 import { type Cloth, findClothKind } from '../materials/index.ts'
 
 export interface Surroundings {
-  readonly brief: Pick<Brief, 'waysOfWorking' | 'level' | 'hardFor'>
+  readonly brief: Pick<Brief, 'waysOfWorking' | 'level' | 'hardFor' | 'language'>
   readonly cloth: SamplerCloth
   readonly threads: readonly SamplerThread[]
   readonly stitches: readonly StitchDocument[]
 }
 
 export function surroundingsOf({ brief, cloth, threads, stitches }: Sampler): Surroundings {
-  const { level, waysOfWorking, hardFor } = brief
-  return { brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }
+  const { level, waysOfWorking, hardFor, language } = brief
+  return { brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches }
 }
 
 /** The cloth's figures: the sampler's own, else those of its kind. */

@@ -48,4 +48,5 @@ export const BRIEF_FIELDS = fieldOrder<Brief>({
   hardFor: 13,
   marking: 14,
   cutting: 15,
+  language: 16,
 })

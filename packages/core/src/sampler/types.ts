@@ -3,6 +3,7 @@
  * are millimetres, origin at the top left of the cloth, y down. The contract's schema checks these shapes at
  * every border.
  */
+import type { Language } from '../language/index.ts'
 import type { ExerciseId, GroupId, GuideId, LessonId, PieceId, StitchId, ThreadId } from '../base/index.ts'
 import type { Guide, GuidePart, Pair } from '../guide/index.ts'
 import type { NeedleSchool } from '../materials/index.ts'
@@ -45,6 +46,8 @@ export interface Brief {
   readonly hardFor?: HardFor | undefined
   readonly marking?: Marking | undefined
   readonly cutting?: Cutting | undefined
+  /** Of steps, names and sheets; English where it is not said. */
+  readonly language?: Language | undefined
 }
 
 /** How the cloth for the class is bought, washed and cut. */

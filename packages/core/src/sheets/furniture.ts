@@ -1,5 +1,6 @@
 /** What stands on every page: the heading, and at the foot the check bar and the check square. */
 import type { DrawingItem } from '../drawing/index.ts'
+import type { SheetWords } from './sheet-words.ts'
 import { type Area, INK, type MeasureText, WALNUT, words } from './flow.ts'
 
 export type PageSize = 'a4' | 'letter'
@@ -30,7 +31,7 @@ export interface PageHeading {
   readonly hand: 'right' | 'left'
 }
 
-export function pageFurniture(size: PageSize, heading: PageHeading, measure: MeasureText): DrawingItem[] {
+export function pageFurniture(size: PageSize, heading: PageHeading, measure: MeasureText, said: SheetWords): DrawingItem[] {
   const { widthMm, heightMm } = PAGE_SIZES[size]
   const right = widthMm - MARGIN_MM
   const rule = MARGIN_MM + 8.5
@@ -53,7 +54,7 @@ export function pageFurniture(size: PageSize, heading: PageHeading, measure: Mea
       widthMm: 0.2,
       colour: '#8A7A66',
     },
-    ...checks(MARGIN_MM, heightMm - MARGIN_MM, right, heading.hand),
+    ...checks(MARGIN_MM, heightMm - MARGIN_MM, right, heading.hand, said),
   ]
 }
 
@@ -67,7 +68,7 @@ function cutTo(text: string, mostMm: number, measure: (text: string) => number):
 }
 
 /** Printed at 100 % the bar measures 50 mm and the square one inch, whichever ruler is at hand. */
-function checks(left: number, bottom: number, right: number, hand: 'right' | 'left'): DrawingItem[] {
+function checks(left: number, bottom: number, right: number, hand: 'right' | 'left', said: SheetWords): DrawingItem[] {
   const square = CHECK_SQUARE_MM
   const top = bottom - square
   const barLeft = left + square + 8
@@ -91,7 +92,7 @@ function checks(left: number, bottom: number, right: number, hand: 'right' | 'le
   ]
   return [
     { kind: 'stroke', paths: [corners], widthMm: TICK_MM, colour: INK, closed: true },
-    words('1 inch', { x: left + square / 2, y: top + square / 2 + 1.2 }, 3.2, 'text', INK, 'middle'),
+    words(said.inch, { x: left + square / 2, y: top + square / 2 + 1.2 }, 3.2, 'text', INK, 'middle'),
     {
       kind: 'stroke',
       paths: [
@@ -105,8 +106,8 @@ function checks(left: number, bottom: number, right: number, hand: 'right' | 'le
     },
     { kind: 'stroke', paths: ticks, widthMm: TICK_MM, colour: INK },
     words('50 mm', { x: barLeft + CHECK_BAR_MM / 2, y: barY + 4.4 }, 3.2, 'text', INK, 'middle'),
-    words('Print at 100 % (actual size), then lay a ruler on the bar or the square.', { x: barLeft, y: top + 4 }, 3.4, 'text-bold'),
-    words('If neither is right, the marks are not either: print again without “fit to page”.', { x: barLeft, y: top + 8.6 }, 3.2, 'text', WALNUT),
-    words(hand === 'left' ? 'For the left hand' : 'For the right hand', { x: right, y: barY + 4.4 }, 3.2, 'text', WALNUT, 'right'),
+    words(said.printTrue, { x: barLeft, y: top + 4 }, 3.4, 'text-bold'),
+    words(said.elsePrintAgain, { x: barLeft, y: top + 8.6 }, 3.2, 'text', WALNUT),
+    words(said.hand[hand], { x: right, y: barY + 4.4 }, 3.2, 'text', WALNUT, 'right'),
   ]
 }

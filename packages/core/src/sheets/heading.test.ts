@@ -2,11 +2,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { pageFurniture } from './furniture.ts'
+import { SHEET_WORDS } from './sheet-words.ts'
 
 /** Every letter half as wide as it is high. */
 const measure = (text: string, sizeMm: number): number => 0.5 * sizeMm * [...text].length
 const heading = (sampler: string, part: string) => {
-  const items = pageFurniture('a4', { sampler, part, page: 12, pages: 120, hand: 'right' }, measure)
+  const items = pageFurniture('a4', { sampler, part, page: 12, pages: 120, hand: 'right' }, measure, SHEET_WORDS.en)
   const [name, right] = items.filter((one) => one.kind === 'words')
   if (!name || !right) throw new Error('no heading')
   return { name, right }

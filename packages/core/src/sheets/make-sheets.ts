@@ -2,7 +2,7 @@
  * The lesson sheet: the pattern at exactly 1:1 with its key, then each exercise with numbered diagrams, steps
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
-import { nameNeedle, nameThread } from '../materials/index.ts'
+import { cautionIn, type Language, needleIn, roleIn, stitchIn, strandsIn, threadIn } from '../language/index.ts'
 import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, mirrorItems, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
@@ -11,12 +11,14 @@ import { findMarkMethod } from '../marking/index.ts'
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, stepSentence } from '../steps/index.ts'
-import { capitalised, counted, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
+import { capitalised, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
-import { countInWords, roleWord, sizeInWords } from './said.ts'
+import { roleWord } from './said.ts'
+import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
+import { writeKey } from './write-key.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
 export interface SheetOrder {
@@ -35,20 +37,26 @@ export function letterOf(index: number): string {
 }
 
 /** What the sheet says it is: the lesson, and whose. */
-export function sheetTitle(lesson: Pick<Lesson, 'title'> | null | undefined, learner: Pick<Learner, 'name'> | null | undefined): string {
-  return `${lesson?.title ?? 'All lessons'}${learner ? `, for ${learner.name}` : ''}`
+export function sheetTitle(
+  lesson: Pick<Lesson, 'title'> | null | undefined,
+  learner: Pick<Learner, 'name'> | null | undefined,
+  language: Language = 'en',
+): string {
+  const said = SHEET_WORDS[language]
+  return `${lesson?.title ?? said.allLessons}${learner ? said.forLearner(learner.name) : ''}`
 }
 
 export function makeSheets(order: SheetOrder): Drawing[] {
   const area = contentArea(order.page)
+  const said = wordsOf(order)
   const flow = new Flow(area, order.measure)
   const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
   const behind = behindOnSheet(order.sampler, order.exercises, key, order.hand)
   const pattern = patternTiles(order, area, key, behind.numbered)
-  writeKey(flow, order, key)
-  writeBehind(flow, behind)
+  writeKey(flow, order, key, said)
+  writeBehind(flow, behind, said)
   for (const done of order.exercises) writeExercise(flow, order, done, key.get(done.exercise.id) ?? '')
-  writeCautions(flow, order.sampler)
+  writeCautions(flow, order.sampler, said)
   const { widthMm, heightMm } = PAGE_SIZES[order.page]
   const bodies: readonly (readonly Layer[])[] = [...pattern, ...flow.pages.filter((items) => items.length > 0).map((items) => [{ name: 'sheet', items }])]
   return bodies.map((layers, index) => ({
@@ -64,17 +72,20 @@ export function makeSheets(order: SheetOrder): Drawing[] {
           order.page,
           {
             sampler: order.sampler.name,
-            part: index < pattern.length ? `${order.title}: pattern, true size${isMirrored(order.sampler) ? ', mirrored to be ironed on' : ''}` : order.title,
+            part: index < pattern.length ? said.pattern(order.title, isMirrored(order.sampler)) : order.title,
             page: index + 1,
             pages: bodies.length,
             hand: order.hand,
           },
           order.measure,
+          said,
         ),
       },
     ],
   }))
 }
+
+const wordsOf = ({ sampler }: Pick<SheetOrder, 'sampler'>): SheetWords => SHEET_WORDS[sampler.brief.language ?? 'en']
 
 /** The way of marking asks for the other way round. */
 const isMirrored = ({ brief }: Sampler): boolean => findMarkMethod(brief.marking?.method ?? '')?.mirrored === true
@@ -84,6 +95,7 @@ const PATTERN_MARGIN_MM = 9
 
 /** The marks at 1:1, on as many pages as they need, with register crosses where they meet. */
 function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, string>, numbered: ReadonlySet<string>): Layer[][] {
+  const said = wordsOf(order)
   const boxes = order.exercises.map(boxOfExercise).filter((box) => box !== null)
   if (boxes.length === 0) return []
   const left = Math.min(...boxes.map((box) => box.left)) - PATTERN_MARGIN_MM
@@ -120,8 +132,8 @@ function patternTiles(order: SheetOrder, area: Area, key: ReadonlyMap<string, st
         {
           name: 'register',
           items: alone
-            ? grain(area)
-            : [...register(area), words(`Row ${row + 1}, column ${column + 1}: join at the crosses`, { x: area.left, y: area.top - 1 }, 3, 'text', WALNUT)],
+            ? grain(area, said.grain)
+            : [...register(area), words(said.joinAt(row + 1, column + 1), { x: area.left, y: area.top - 1 }, 3, 'text', WALNUT)],
         },
       ])
     }
@@ -139,7 +151,7 @@ function letter(done: WorkedExercise, marks: readonly Mark[], hand: Hand, text: 
 }
 
 /** A cross to lay along the threads of the cloth, so that the pattern stands straight on the grain. */
-function grain(area: Area): DrawingItem[] {
+function grain(area: Area, word: string): DrawingItem[] {
   const at = { x: area.left + area.widthMm - 8, y: area.top + 8 }
   return [
     {
@@ -157,7 +169,7 @@ function grain(area: Area): DrawingItem[] {
       widthMm: 0.2,
       colour: WALNUT,
     },
-    words('grain', { x: at.x - 7, y: at.y - 1 }, 2.8, 'text', WALNUT, 'right'),
+    words(word, { x: at.x - 7, y: at.y - 1 }, 2.8, 'text', WALNUT, 'right'),
   ]
 }
 
@@ -185,72 +197,6 @@ function register(area: Area): DrawingItem[] {
   }))
 }
 
-const KEY_COLUMNS = [
-  { title: '', share: 0.05 },
-  { title: 'Part', share: 0.19 },
-  { title: 'Stitch', share: 0.17 },
-  { title: 'Length', share: 0.13 },
-  { title: 'Strands', share: 0.1 },
-  { title: 'Thread', share: 0.2 },
-  { title: 'Needle', share: 0.16 },
-]
-
-/** Letter, part, stitch, strands, thread, needle: made from the assignments, so that it cannot drift from the drawing. */
-function writeKey(flow: Flow, order: SheetOrder, key: ReadonlyMap<string, string>): void {
-  flow.text('Key', { sizeMm: 5, face: 'heading' })
-  flow.space(1)
-  const row = (cells: readonly string[], face: 'text' | 'text-bold'): void => {
-    const size = 3.2
-    let x = 0
-    const placed = cells.map((cell, index) => {
-      const width = (KEY_COLUMNS[index]?.share ?? 0) * flow.widthMm
-      const lines = wrapText(cell, width - 2, size, face, flow.measure)
-      const at = x
-      x += width
-      return lines.map((line, number) => words(line, { x: at, y: size + number * size * 1.3 }, size, index === 0 ? 'text-bold' : face))
-    })
-    const lines = Math.max(...placed.map((one) => one.length), 1)
-    const height = lines * size * 1.3 + 1.6
-    flow.block(height, [
-      ...placed.flat(),
-      {
-        kind: 'stroke',
-        paths: [
-          [
-            { x: 0, y: height - 0.6 },
-            { x: flow.widthMm, y: height - 0.6 },
-          ],
-        ],
-        widthMm: 0.12,
-        colour: '#8A7A66',
-      },
-    ])
-  }
-  row(
-    KEY_COLUMNS.map((column) => column.title),
-    'text-bold',
-  )
-  for (const done of order.exercises) {
-    const { assigned, exercise } = done
-    for (const [index, used] of done.threads.entries()) {
-      const own = index === 0
-      row(
-        [
-          own ? (key.get(exercise.id) ?? '') : '',
-          own ? exercise.name : '',
-          own ? assigned.document.name : capitalised(roleWord(used, done)),
-          own ? sizeInWords(spokenSize(done), order.sampler.units) : '',
-          String(used.strands.value),
-          `${nameThread(used.kind)}, ${used.thread.colour.name}`,
-          nameNeedle(used.needle.value),
-        ],
-        'text',
-      )
-    }
-  }
-  flow.space(5)
-}
-
 /** The piece's number, beside its start; nothing where it is not marked. */
 function pieceNumber(marks: readonly Mark[], number: number): DrawingItem[] {
   const start = marks.find((mark) => mark.kind === 'start')
@@ -260,29 +206,36 @@ function pieceNumber(marks: readonly Mark[], number: number): DrawingItem[] {
 }
 
 /** The exercise in a few sentences: stitches, threads, needles, time. */
-function summary(done: WorkedExercise, units: LengthUnit): string {
+function summary(done: WorkedExercise, units: LengthUnit, said: SheetWords): string {
   const { assigned, minutes } = done
+  const { language } = assigned
   const threads = done.threads.map((used) => {
-    const role = done.threads.length > 1 ? `${capitalised(roleWord(used, done))}: ` : ''
-    const strands = strandsInWords(used.strands.value)
-    const text = `${role === '' ? capitalised(strands) : strands} of ${nameThread(used.kind).toLowerCase()} in ${used.thread.colour.name}, ${nameNeedle(used.needle.value).toLowerCase()} needle`
-    return `${role}${text}; ${counted(used.use.needlefuls, 'needleful')} of ${formatLength(used.needlefulMm, units, 0)}.`
+    const role = done.threads.length > 1 ? `${capitalised(roleIn(used.role, roleWord(used, done), language))}: ` : ''
+    const strands = strandsIn(used.strands.value, strandsInWords(used.strands.value), language)
+    const text = said.used({ strands, thread: threadIn(used.kind, language), colour: used.thread.colour.name, needle: needleIn(used.needle.value, language) })
+    return `${role}${role === '' ? capitalised(text) : text}; ${said.needlefuls(used.use.needlefuls, formatLength(used.needlefulMm, units, 0))}`
   })
   return [
-    `${assigned.document.name}. ${countInWords(done)}, ${sizeInWords(spokenSize(done), units)}.`,
+    `${stitchIn(assigned.document, language)}. ${said.count(done)}, ${said.size(spokenSize(done), units)}.`,
     ...threads,
-    `About ${formatMinutes(minutes.total)}. Tension: ${assigned.document.tension ?? 'easy'}.`,
+    said.time(formatMinutes(minutes.total), said.tension[assigned.document.tension ?? 'easy']),
   ].join(' ')
 }
 
 /** What the teacher allows instead, with its own strands, needle and length. */
 function writeSubstitutes(flow: Flow, order: SheetOrder, done: WorkedExercise): void {
+  const said = wordsOf(order)
   for (const { result } of workSubstitutes(done, surroundingsOf(order.sampler))) {
     if (!result.ok) continue
     const { assigned } = result.value
+    const { language } = assigned
     const { strands, needle } = assigned.main
-    const text = `Or ${assigned.document.name.toLowerCase()}: ${strandsInWords(strands.value)}, ${nameNeedle(needle.value).toLowerCase()} needle, ${sizeInWords(spokenSize(result.value), order.sampler.units)}; about ${formatMinutes(result.value.minutes.total)}.`
-    flow.text(text, { sizeMm: 3.4, colour: WALNUT })
+    const how = [
+      strandsIn(strands.value, strandsInWords(strands.value), language),
+      said.needle(needleIn(needle.value, language)),
+      said.size(spokenSize(result.value), order.sampler.units),
+    ].join(', ')
+    flow.text(said.instead(stitchIn(assigned.document, language), how, formatMinutes(result.value.minutes.total)), { sizeMm: 3.4, colour: WALNUT })
   }
 }
 
@@ -293,14 +246,15 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   const { assigned, exercise } = done
   const { document } = assigned
   const units = order.sampler.units
+  const said = wordsOf(order)
   if (flow.room < 70) flow.turn()
   flow.text(`${letterText}  ${exercise.name}`, { sizeMm: 5.4, face: 'heading' })
-  flow.text(summary(done, units), { sizeMm: 3.4, colour: WALNUT })
+  flow.text(summary(done, units, said), { sizeMm: 3.4, colour: WALNUT })
   flow.space(2)
   writeSubstitutes(flow, order, done)
-  const choices = freeInWords(exercise.free ?? [])
+  const choices = freeInWords(exercise.free ?? [], said)
   if (choices) flow.text(choices, { sizeMm: 3.4, colour: WALNUT })
-  for (const text of waysInWords(done)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
+  for (const text of waysInWords(done, said)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   flow.space(1.5)
   const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, threads: roleThreads(assigned), hand: order.hand })
   if (shown.ok) {
@@ -332,9 +286,11 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
       flow.block(height, items)
     }
   }
-  if (document.look?.front) flow.text(`Front: ${document.look.front}`, { indentMm: 4, marker: '·' })
-  if (document.look?.back) flow.text(`Back: ${document.look.back}`, { indentMm: 4, marker: '·' })
-  for (const slip of document.slips ?? []) flow.text(`${slip.see}: ${slip.mend}`, { indentMm: 4, marker: '·' })
-  for (const text of document.cautions ?? []) flow.text(`Take care: ${text}`, { indentMm: 4, marker: '!' })
+  if (said.hasLooks) {
+    if (document.look?.front) flow.text(`Front: ${document.look.front}`, { indentMm: 4, marker: '·' })
+    if (document.look?.back) flow.text(`Back: ${document.look.back}`, { indentMm: 4, marker: '·' })
+    for (const slip of document.slips ?? []) flow.text(`${slip.see}: ${slip.mend}`, { indentMm: 4, marker: '·' })
+  }
+  for (const text of document.cautions ?? []) flow.text(said.takeCare(cautionIn(text, assigned.language)), { indentMm: 4, marker: '!' })
   flow.space(6)
 }

@@ -5,7 +5,7 @@ import type { SamplerTools } from './tools.ts'
 
 /** Ways of working are changed one by one; the others stay. */
 export type BriefChange = FieldChange<Omit<Brief, 'waysOfWorking'>> & { readonly waysOfWorking?: OverruledWays | undefined }
-export type ClearableBriefField = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor' | 'lessons' | 'marking' | 'cutting'
+export type ClearableBriefField = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor' | 'lessons' | 'marking' | 'cutting' | 'language'
 
 export interface ChangeBrief {
   readonly kind: 'change-brief'
