@@ -123,6 +123,33 @@ const fill = {
   ],
 }
 
+/** Breaker: bars in one thread, a second laid and tied step by step over them, and each bar drawn in. */
+const interplay = {
+  ...head,
+  id: 'breaker-band',
+  name: 'Breaker band',
+  guide: ['band'],
+  parameters: { S: { usual: '2+3*W', min: 2, max: 9, name: 'Between bars' } },
+  passes: [
+    { name: 'bars', place: { along: { step: ['S'], tail: 0 } }, repeat: [{ up: [0, '-w'] }, { down: [0, 'w'], as: 'bar' }] },
+    { name: 'held', thread: 'second', place: { whole: true }, repeat: [{ up: ['-0.4*S', 0] }, { hold: true }] },
+    {
+      name: 'waves',
+      place: { along: { step: ['S'], times: 'count(bar)' } },
+      repeat: [
+        { take: 'second' },
+        { drawn: ['bar[k]'], by: ['0.25*S', 0] },
+        { under: ['bar[k]'], from: 'behind', bight: '0.8*W' },
+        { by: ['0.6*S', '0.3*w'], as: 'wave' },
+        { take: 'main' },
+        { up: ['0.6*S', '0.3*w-0.6*W'] },
+        { down: ['0.6*S', '0.3*w+0.6*W'], as: 'tie' },
+      ],
+    },
+    { name: 'end', thread: 'second', continues: true, place: { whole: true }, repeat: [{ down: ['U', 0], plunge: true }] },
+  ],
+}
+
 const exerciseFor = (document: StitchDocument, more: Partial<ShortExercise> = {}): ShortExercise => ({
   id: document.id,
   name: document.name,
@@ -139,6 +166,7 @@ describe('a stitch nobody has seen', () => {
     ['spot', spot],
     ['woven', woven],
     ['fill', fill],
+    ['interplay of two threads', interplay],
   ])('a new %s is checked, worked by both hands, drawn, moved, rated, worded and printed', (_kind, file) => {
     const read = readStitch(JSON.parse(JSON.stringify(file)))
     if (!read.ok) throw new Error(sentencesOf(read.problems).join(' '))
