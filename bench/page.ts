@@ -177,13 +177,13 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await page.goto(cloth.replace('/cloth', '/stitches'))
     await page.waitForFunction(wallInView, undefined, { timeout: 60_000 })
     say('the wall, what of it is in view', `${Math.round(await page.evaluate(() => performance.now()))} ms after the page was asked for`)
-    await page.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
+    await page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
   })
   say('the wall complete, from loading the page', `${wall} ms; at most 2000 ms`)
   say('stitches stage, compressed', `${loaded()} kB`)
   const again = await time(async () => {
     await page.reload()
-    await page.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
+    await page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
   })
   say('the wall complete, looked at again', `${again} ms; at most 2000 ms`)
   // The hand, while it moves, beside an empty page.
@@ -208,7 +208,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
       .getByRole('link', { name: /^Stitches/ })
       .first()
       .click()
-    await from.getByText(/^78 of 78 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
+    await from.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
   })
   say('the wall complete, come to from the cloth', `${come} ms; at most 2000 ms`)
 }

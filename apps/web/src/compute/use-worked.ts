@@ -25,10 +25,10 @@ export interface WorkedInPage {
 
 export function useWorkedSampler(sampler: Sampler): WorkedInPage {
   const { cloth, threads, stitches, exercises, drawing, lessons } = sampler
-  const { level, waysOfWorking, hardFor } = sampler.brief
+  const { level, waysOfWorking, hardFor, language } = sampler.brief
   const around = useMemo<Surroundings>(
-    () => ({ brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches }),
-    [level, waysOfWorking, hardFor, cloth, threads, stitches],
+    () => ({ brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches }),
+    [level, waysOfWorking, hardFor, language, cloth, threads, stitches],
   )
   const all = useMemo<readonly Laid[]>(() => {
     const laid = layExercises({ exercises, drawing })

@@ -30,11 +30,11 @@ let remembered: (WallOf & { readonly pictures: ReadonlyMap<string, WallPicture> 
 /** The stitches of this sampler and of the teacher's own library, as the wall shows them on this sampler's cloth. */
 export function useWallOf(sampler: Sampler, own: readonly StitchDocument[], side: 'front' | 'back'): WallOf {
   const { stitches, cloth, threads, brief } = sampler
-  const { level, waysOfWorking, hardFor } = brief
+  const { level, waysOfWorking, hardFor, language } = brief
   const documents = useMemo(() => allStitches([...stitches, ...own.filter((one) => !stitches.some((other) => other.id === one.id))]), [stitches, own])
   const around = useMemo<Surroundings>(
-    () => ({ brief: { level, waysOfWorking, hardFor }, cloth, threads, stitches: [...stitches, ...own] }),
-    [level, waysOfWorking, hardFor, cloth, threads, stitches, own],
+    () => ({ brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches: [...stitches, ...own] }),
+    [level, waysOfWorking, hardFor, language, cloth, threads, stitches, own],
   )
   const clothHex = cloth.colour.hex
   const look = useMemo<WallLook>(() => ({ side, clothHex, ratio: window.devicePixelRatio || 1 }), [side, clothHex])

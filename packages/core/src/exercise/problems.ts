@@ -20,7 +20,7 @@ export const EXERCISE_SENTENCES: Sentences = {
   'exercise.across-hole': ({ stitch, percent, by }, say) =>
     `${capitalised(say(stitch))} crosses the hole of this shape: ${say(percent)} % of the thread that shows lies over it, by up to ${say(by)}. Choose a stitch that fills by rows, or divide the shape.`,
   'exercise.drifts': ({ stitch, off }, say) =>
-    `A pass of ${stitch} lies up to ${say(off)} from the stitches it should pass: its steps are not those of the stitches below. Give it as many as those, or the same step.`,
+    `A pass of ${say(stitch)} lies up to ${say(off)} from the stitches it should pass: its steps are not those of the stitches below. Give it as many as those, or the same step.`,
   'exercise.bare-behind-hole': ({ stitch, percent }, say) =>
     `${capitalised(say(stitch))} goes from the vein to the edge, and behind a hole there is no way: about ${say(percent)} % of the shape stays bare. Divide the shape there, or choose a stitch that fills by rows.`,
   'exercise.outside-shape': ({ stitch, percent, by, vein }, say) => {

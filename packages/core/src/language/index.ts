@@ -1,7 +1,4 @@
-/** The languages in which steps, names and sheets come out. The screen is in English. */
-export type Language = 'en' | 'de'
-export const LANGUAGES: readonly { readonly id: Language; readonly name: string }[] = [
-  { id: 'en', name: 'English' },
-  { id: 'de', name: 'Deutsch' },
-]
+/** Names in the languages in which steps and sheets come out. */
+export { LANGUAGES } from './language.ts'
+export type { Language } from './language.ts'
 export { cautionIn, needleIn, passIn, roleIn, stitchIn, strandsIn, threadIn } from './names.ts'

@@ -1,7 +1,7 @@
 /** What stitches, threads, needles and passes are called. English names stand in their documents; a language that lacks one has it in English. */
 import { GERMAN_CAUTIONS, GERMAN_NEEDLES, GERMAN_PASSES, GERMAN_ROLES, GERMAN_THREADS } from './german-words.ts'
 import { GERMAN_STITCHES } from './german-stitches.ts'
-import type { Language } from './index.ts'
+import type { Language } from './language.ts'
 
 interface Names {
   readonly stitches: Readonly<Record<string, string>>

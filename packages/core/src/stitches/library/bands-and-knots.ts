@@ -1,7 +1,6 @@
 /** Crossings on a band, knots, wheels and leaves. */
 import type { StitchDocument } from '../../notation/index.ts'
-
-const document = (given: Omit<StitchDocument, 'format' | 'version'>): StitchDocument => ({ format: 'lemmata-stitch', version: 1, ...given })
+import { stitch as document } from './define.ts'
 
 export const bandsAndKnots: readonly StitchDocument[] = [
   document({
@@ -301,7 +300,6 @@ export const bandsAndKnots: readonly StitchDocument[] = [
       {
         name: 'spokes',
         place: { along: { step: ['L'], closedTail: 0 } },
-        // A back stitch on the rim, then the spoke: in and out at each place of the rim twice.
         repeat: [{ up: ['L', 0] }, { down: [0, 0], as: 'rim' }, { up: ['L', 0] }, { down: 'centre', as: 'spoke' }],
       },
     ],

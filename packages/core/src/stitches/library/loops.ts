@@ -1,7 +1,6 @@
 /** Loops: crossed, single, branching, along an edge. */
 import type { Pass, StitchDocument } from '../../notation/index.ts'
-
-const document = (given: Omit<StitchDocument, 'format' | 'version'>): StitchDocument => ({ format: 'lemmata-stitch', version: 1, ...given })
+import { stitch as document } from './define.ts'
 
 const edgeLoops = (): readonly Pass[] => [
   {
