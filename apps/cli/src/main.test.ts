@@ -143,7 +143,7 @@ describe('lemmata', () => {
     expect(answer.motions).toContain('catch-loop')
     const bad = lemmata(['stitch', '-'], { ...document, passes: [{ ...document.passes[0], repeat: [{ leap: [0, 0] }] }] })
     expect(bad.status).toBe(1)
-    expect(bad.err).toMatch(/a move is one of up, down, by, wrap/)
+    expect(bad.err).toMatch(/a move is one of up, down, drawn, by, wrap/)
   })
 
   it('carries: the order of pieces, what is carried and what begun anew', () => {

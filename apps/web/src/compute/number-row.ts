@@ -28,8 +28,8 @@ export class NumberWriter {
     this.numbers[this.used++] = value ?? NaN
   }
 
-  /** A string, a truth or null. */
-  putWord(value: string | boolean | null): void {
+  /** A string, a truth, null, or something rare that travels whole. */
+  putWord(value: unknown): void {
     let place = this.places.get(value)
     if (place === undefined) {
       place = this.words.length

@@ -122,11 +122,13 @@ function writeThread(one: Segment, to: NumberWriter): void {
   to.putWord(one.wound)
   to.put(one.sizeMm)
   to.put(one.wrapMm)
+  // Few are drawn in by others: as it lay before it travels whole.
+  to.putWord(one.asLaid)
 }
 
 /** Read in the order in which it was written: fields of a literal are made in turn. */
 function readThread(from: NumberReader): Segment {
-  return {
+  const thread: Segment = {
     side: from.takeWord(),
     thread: from.takeWord(),
     kind: from.takeWord(),
@@ -148,6 +150,9 @@ function readThread(from: NumberReader): Segment {
     sizeMm: from.take(),
     wrapMm: from.take(),
   }
+  const asLaid = from.takeWord<Segment['asLaid']>()
+  if (asLaid) thread.asLaid = asLaid
+  return thread
 }
 
 function writeHole(one: Hole, to: NumberWriter): void {

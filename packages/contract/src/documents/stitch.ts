@@ -226,6 +226,7 @@ export const stitchDocument = z
     id,
     name: shortText,
     also: z.array(shortText).max(12).optional(),
+    names: z.strictObject({ de: shortText.optional() }).optional(),
     family: shortText.optional(),
     guide: guides,
     base: id.optional(),

@@ -1,10 +1,11 @@
 /** What stitches, threads, needles and passes are called. English names stand in their documents; a language that lacks one has it in English. */
 import { GERMAN_CAUTIONS, GERMAN_NEEDLES, GERMAN_PASSES, GERMAN_ROLES, GERMAN_THREADS } from './german-words.ts'
-import { GERMAN_STITCHES } from './german-stitches.ts'
 import type { Language } from './language.ts'
 
+/** A stitch's names in the other languages. */
+export type NamesOf = { readonly [Other in Exclude<Language, 'en'>]?: string | undefined }
+
 interface Names {
-  readonly stitches: Readonly<Record<string, string>>
   readonly passes: Readonly<Record<string, string>>
   readonly roles: Readonly<Record<string, string>>
   readonly threads: Readonly<Record<string, string>>
@@ -15,7 +16,6 @@ interface Names {
 
 const NAMES: Readonly<Record<Exclude<Language, 'en'>, Names>> = {
   de: {
-    stitches: GERMAN_STITCHES,
     passes: GERMAN_PASSES,
     roles: GERMAN_ROLES,
     threads: GERMAN_THREADS,
@@ -25,10 +25,12 @@ const NAMES: Readonly<Record<Exclude<Language, 'en'>, Names>> = {
   },
 }
 
-const look = (kind: 'stitches' | 'passes' | 'roles' | 'threads' | 'needles' | 'cautions', key: string, otherwise: string, language: Language): string =>
+const look = (kind: 'passes' | 'roles' | 'threads' | 'needles' | 'cautions', key: string, otherwise: string, language: Language): string =>
   language === 'en' ? otherwise : (NAMES[language][kind][key] ?? otherwise)
 
-export const stitchIn = ({ id, name }: { readonly id: string; readonly name: string }, language: Language): string => look('stitches', id, name, language)
+/** What a document calls its stitch in that language, else in English. */
+export const stitchIn = ({ name, names }: { readonly name: string; readonly names?: NamesOf | undefined }, language: Language): string =>
+  language === 'en' ? name : (names?.[language] ?? name)
 export const passIn = (name: string, language: Language): string => look('passes', name, name, language)
 /** `otherwise`: its word in English. */
 export const roleIn = (role: string, otherwise: string, language: Language): string => look('roles', role, otherwise, language)

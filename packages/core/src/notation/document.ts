@@ -3,6 +3,7 @@
  * all of them are derived.
  */
 import type { Id } from '../base/index.ts'
+import type { NamesOf } from '../language/index.ts'
 import type { PracticeGuide } from '../guide/index.ts'
 import type { Expression, Move } from './moves.ts'
 import type { Place, Rows } from './place.ts'
@@ -87,6 +88,8 @@ export interface StitchDocument {
   readonly id: string
   readonly name: string
   readonly also?: readonly string[] | undefined
+  /** In other languages. */
+  readonly names?: NamesOf | undefined
   readonly family?: string | undefined
   readonly guide: readonly string[]
   /** The stitch whose passes are worked first; their labels can be referred to. */

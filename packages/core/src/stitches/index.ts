@@ -8,6 +8,7 @@ import { compositeLines } from './library/composite-lines.ts'
 import { counted } from './library/counted.ts'
 import { edgeLoops } from './library/edge-loops.ts'
 import { frenchKnot } from './library/french-knot.ts'
+import { GERMAN_NAMES } from './library/german-names.ts'
 import { laidWork } from './library/laid-work.ts'
 import { loops } from './library/loops.ts'
 import { moreBands } from './library/more-bands.ts'
@@ -23,7 +24,7 @@ import { splitStitch } from './library/split-stitch.ts'
 import { stemStitch } from './library/stem-stitch.ts'
 import { wovenWork } from './library/woven-work.ts'
 
-export const LIBRARY: readonly StitchDocument[] = [
+const DOCUMENTS: readonly StitchDocument[] = [
   runningStitch,
   backStitch,
   stemStitch,
@@ -47,6 +48,11 @@ export const LIBRARY: readonly StitchDocument[] = [
   ...counted,
   ...smallFills,
 ]
+
+export const LIBRARY: readonly StitchDocument[] = DOCUMENTS.map((document) => {
+  const de = GERMAN_NAMES[document.id]
+  return de === undefined ? document : { ...document, names: { de } }
+})
 
 /** A stitch of the sampler's own comes before one of the library with the same id. */
 export function findStitch(id: string, own: readonly StitchDocument[] = []): StitchDocument | null {

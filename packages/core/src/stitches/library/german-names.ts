@@ -1,5 +1,5 @@
 /** German names of the library's stitches, by their ids. */
-export const GERMAN_STITCHES: Readonly<Record<string, string>> = {
+export const GERMAN_NAMES: Readonly<Record<string, string>> = {
   'running-stitch': 'Vorstich',
   'back-stitch': 'Steppstich',
   'stem-stitch': 'Stielstich',
