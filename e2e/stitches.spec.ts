@@ -147,9 +147,12 @@ test('another version is shown by the hand and taught; its pins are counted on t
   await page.getByTitle('Petal or leaf: pins fanned under one weave').click()
   const hand = page.getByRole('region', { name: 'Woven picot, step by step' })
   await expect(hand.getByText(/^step 1 of \d+$/)).toBeVisible()
-  await hand.focus()
-  await page.keyboard.press('End')
-  await expect(hand.getByTestId('step-sentence')).toContainText('Take the thread to the back')
+  // The other version is shown from its start, as soon as it is worked.
+  await expect(async () => {
+    await hand.focus()
+    await page.keyboard.press('End')
+    await expect(hand.getByTestId('step-sentence')).toContainText('Take the thread to the back', { timeout: 1000 })
+  }).toPass()
   await page.getByRole('button', { name: 'Teach woven picot' }).click()
   await saved(page)
   await stage(page, 'Cloth')
