@@ -256,7 +256,14 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
   if (choices) flow.text(choices, { sizeMm: 3.4, colour: WALNUT })
   for (const text of waysInWords(done, said)) flow.text(text, { sizeMm: 3.4, colour: WALNUT })
   flow.space(1.5)
-  const shown = demonstrate({ document, parameters: assigned.parameters, materials: assigned.materials, threads: roleThreads(assigned), hand: order.hand })
+  const shown = demonstrate({
+    document,
+    parameters: assigned.parameters,
+    materials: assigned.materials,
+    threads: roleThreads(assigned),
+    hand: order.hand,
+    like: done.pieces[0].guide,
+  })
   if (shown.ok) {
     const look = lookOf(assigned)
     const { steps } = shown.value

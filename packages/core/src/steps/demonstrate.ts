@@ -28,6 +28,8 @@ export interface DemonstrationRequest {
   readonly hand: Hand
   /** On this guide instead of the short one. */
   readonly guide?: ReadGuide
+  /** The learner's own guide: the short one has its kind and its look. */
+  readonly like?: ReadGuide
 }
 
 export interface Step extends Clock {
@@ -77,7 +79,16 @@ export interface Demonstration {
 }
 
 export function demonstrate(request: DemonstrationRequest): Result<Demonstration> {
-  const guide = request.guide ?? shortGuide(request)
+  const { like, ...plain } = request
+  if (like) {
+    const own = demonstrateOn(request, shortGuide(request))
+    // What cannot be worked so small is shown on the stitch's usual guide.
+    if (own.ok && own.value.steps.length > 1) return own
+  }
+  return demonstrateOn(plain, plain.guide ?? shortGuide(plain))
+}
+
+function demonstrateOn(request: DemonstrationRequest, guide: ReadGuide | null): Result<Demonstration> {
   if (!guide) return failure()
   const { document, parameters, materials } = request
   const work: StitchWork = { document, guide, parameters, materials, ...(request.threads ? { threads: request.threads } : {}), leftHand: false }

@@ -1,6 +1,7 @@
 /** The shortest guide on which a stitch begins, returns and ends, so that its steps can be seen one by one. mm. */
 import { boxOf, measurePath } from '../geometry/index.ts'
 import { type PracticeGuide, practiceGuide, readGuide, type ReadGuide } from '../guide/index.ts'
+import { practiceLike, shapeLike } from './own-look.ts'
 import { type StitchWork, type WorkedStitch, workStitch } from '../work/index.ts'
 
 type Shown = Pick<StitchWork, 'document' | 'parameters' | 'materials'>
@@ -20,8 +21,13 @@ const SHOWN_MM2 = 80
 /** Rows of a line stitch show themselves in a smaller one: the outer row and the next. */
 const SHOWN_ROWS_MM2 = 36
 
-export function shortGuide(request: Shown): ReadGuide | null {
-  const { document, parameters, materials } = request
+/** `like`: the learner's own guide, whose kind and look it has. */
+export function shortGuide(request: Shown & { readonly like?: ReadGuide | undefined }): ReadGuide | null {
+  const { parameters, materials, like } = request
+  const own = like?.kind === 'shape' ? shapeLike(like, shownArea(request)) : null
+  if (own && fillsOwn(request)) return own
+  const practice = like ? practiceLike(like) : null
+  const document = practice ? { ...request.document, practice } : request.document
   // On the kind of guide that it is practised on.
   const practised = document.practice?.kind
   const isOn = (kind: string): boolean => (practised !== undefined && document.guide.includes(practised) ? practised === kind : document.guide.includes(kind))
@@ -39,7 +45,7 @@ export function shortGuide(request: Shown): ReadGuide | null {
   }
   if (isOn('band')) {
     const practice = document.practice?.kind === 'band' ? document.practice : { kind: 'band' as const, lengthMm: 40, widthMm: 8 }
-    const advance = workStitchAdvance(request, { ...practice, lengthMm: 60 })
+    const advance = workStitchAdvance({ ...request, document }, { ...practice, lengthMm: 60 })
     // A stitch with a long beginning needs more of the band before it has returned.
     for (let advances = FEWEST_ADVANCES; advances * advance < LONGEST_SHOWN_MM; advances *= 1.25) {
       const guide = onPractice({ ...practice, lengthMm: advance * advances })
@@ -77,6 +83,17 @@ export function shortGuide(request: Shown): ReadGuide | null {
     turns: [0, 0],
   }
 }
+
+/** Large enough that rows of long stitches interlock in it, small enough that single ones are seen. */
+function shownArea({ document, parameters }: Shown): number {
+  const cuts = document.passes.some((pass) => 'across' in pass.place && pass.place.across.cuts)
+  const long = parameters.get('L')?.value
+  if (cuts && long !== undefined) return (SHOWN_ROWS * long) ** 2
+  return document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows) ? SHOWN_ROWS_MM2 : SHOWN_MM2
+}
+
+/** Whatever is worked on a shape is shown on hers. */
+const fillsOwn = ({ document }: Shown): boolean => document.guide.includes('shape')
 
 /** Worked along the middle of a shape, from tip to foot. */
 export function isAlongShape({ passes, rows }: Pick<StitchWork['document'], 'passes' | 'rows'>): boolean {
