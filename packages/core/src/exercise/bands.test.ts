@@ -51,3 +51,13 @@ describe('a band between rails', () => {
     expect(lines.map((line) => line.points.length)).toEqual([2, 2])
   })
 })
+
+it('two curved rails have their whole width from their very beginning to their very end', () => {
+  for (const place of ['first', 'last'] as const) {
+    const { worked } = work('open-chain', CURVED_RAILS)
+    const hole = place === 'first' ? worked.holes[0] : worked.holes.at(-1)
+    const away = Math.hypot((hole?.x ?? 0) - 100, (hole?.y ?? 0) - 200)
+    // Both ends are worked on a rail, 3 mm from the middle of the band.
+    expect(Math.abs(Math.abs(away - 100) - 3)).toBeLessThan(0.05)
+  }
+})

@@ -78,15 +78,24 @@ export function widthsAt(
 ): { readonly left: number; readonly right: number } {
   if (width === undefined) return { left: 0, right: 0 }
   if (width.kind === 'even') return { left: width.halfMm, right: width.halfMm }
-  // Rails begin and end where their middle does: there the way across may just miss them.
-  for (const along of width.kind === 'rails' ? [0, PAST_END_MM, -PAST_END_MM] : [0]) {
-    const reach = acrossAt(width.kind === 'rails' ? [width.points] : width.region, place, along)
-    if (reach) return reach
+  if (width.kind !== 'rails') return acrossAt(width.region, place, 0) ?? NO_REACH
+  const here = acrossAt([width.points], place, 0)
+  if (here && Math.min(here.left, here.right) > EVEN_ENOUGH * Math.max(here.left, here.right)) return here
+  // Rails begin and end where their middle does: there the way across may miss them, or cut across the end of one.
+  let best = here ?? NO_REACH
+  for (const along of PAST_END_MM) {
+    const reach = acrossAt([width.points], place, along)
+    if (reach && reach.left + reach.right > ENDS_SHARE * (best.left + best.right)) best = reach
   }
-  return { left: 0, right: 0 }
+  return best
 }
 
-const PAST_END_MM = 0.02
+const NO_REACH = { left: 0, right: 0 } as const
+const PAST_END_MM = [0.02, -0.02, 0.1, -0.1]
+/** The middle line lies between its rails: one side is not much wider than the other. */
+const EVEN_ENOUGH = 0.8
+/** So much wider beside the end, it was the end that was cut. */
+const ENDS_SHARE = 1.05
 
 function acrossAt(region: Region, { at, direction }: { readonly at: Point; readonly direction: Point }, along: number) {
   const side = leftOf(direction)

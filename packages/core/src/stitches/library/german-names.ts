@@ -100,6 +100,7 @@ export const GERMAN_NAMES: Readonly<Record<string, string>> = {
   'raised-stem-band': 'Erhabenes Stielstichband',
   'vandyke-stitch': 'Vandykestich',
   'ladder-stitch': 'Leiterstich',
+  'diamond-stitch': 'Rautenstich',
   'loop-stitch': 'Schlaufenstich',
   'laced-herringbone': 'Durchzogener Hexenstich',
   'half-cross': 'Halber Kreuzstich',

@@ -143,6 +143,40 @@ export const raisedBands: readonly StitchDocument[] = [
     unpick: 'Rung by rung, out from under the last.',
   }),
   stitch({
+    id: 'diamond-stitch',
+    name: 'Diamond stitch',
+    family: 'knot',
+    guide: ['band'],
+    parameters: { P: { name: 'Between threads', measures: 'apart', usual: '0.8+2.6*W', min: '2*W', max: 6 } },
+    passes: [
+      {
+        name: 'bars',
+        place: { along: { step: ['P'], tail: 0 } },
+        start: [{ up: [0, 'wl'] }, { by: [0, 0], as: 'left' }, { down: [0, '-wr'], as: 'right' }],
+        // Tied to the thread above at both rails, then in the middle, in turn: diamonds open between them.
+        repeat: [
+          [
+            { up: ['P', '-wr'] },
+            { under: ['right'], at: 0.88, from: 'behind', round: 'inside' },
+            { by: ['0.8*P', 0] },
+            { under: ['left'], at: 0.12, from: 'behind', round: 'inside', as: 'bar' },
+            { down: ['P', 'wl'] },
+          ],
+          [{ up: ['P', 'wl'] }, { under: ['bar'], at: 0.5, from: 'behind', round: 'inside', as: 'left' }, { down: ['P', '-wr'], as: 'right' }],
+        ],
+      },
+    ],
+    corner: 'through',
+    marks: 'every-hole',
+    practice: { kind: 'band', lengthMm: 50, widthMm: 8 },
+    goodFor: ['openwork borders on whole cloth', 'fences and nets'],
+    tension: 'easy',
+    look: { front: 'Diamonds between threads knotted together at the rails and in the middle in turn.', back: 'Short stitches along both rails.' },
+    lookAlikes: [{ name: 'Ladder stitch', tell: 'its rungs are level, and hook into each other at the rails only.' }],
+    slips: [{ see: 'The diamonds differ in size', mend: 'Mark both rails at every step, and draw each knot to its place before you go on.' }],
+    unpick: 'From the last knot back, with the eye of the needle.',
+  }),
+  stitch({
     id: 'loop-stitch',
     name: 'Loop stitch',
     also: ['Centipede stitch'],
