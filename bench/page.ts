@@ -191,11 +191,28 @@ async function measure(chrome: Browser, address: string): Promise<void> {
   const emptyAgain = await still.evaluate(frames, 90)
   await still.close()
   await page.bringToFront()
-  for (const stitch of ['chain-stitch', 'palestrina-knot', 'satin-stitch']) {
+  const moved = async (stitch: string, count: number): Promise<readonly number[]> => {
     await page.locator(`[data-stitch="${stitch}"]`).click()
     await page.getByRole('button', { name: 'Play', exact: true }).click()
-    report(`the hand, ${stitch}`, await page.evaluate(frames, 150), emptyAgain)
+    const taken = await page.evaluate(frames, count)
     await page.getByRole('button', { name: 'Stop', exact: true }).click()
+    return taken
+  }
+  for (const stitch of ['chain-stitch', 'palestrina-knot', 'satin-stitch']) report(`the hand, ${stitch}`, await moved(stitch, 150), emptyAgain)
+  // All of them take three minutes: only when asked for.
+  if (process.argv.includes('--every-hand')) {
+    const ids = await page.locator('[data-stitch]').evaluateAll((all) => all.map((one) => one.getAttribute('data-stitch') ?? ''))
+    const shares: [string, number][] = []
+    for (const id of ids) shares.push([id, p95(await moved(id, 60)) / p95(emptyAgain)])
+    shares.sort((a, b) => b[1] - a[1])
+    const over = shares.filter(([, share]) => share > 1.3)
+    say(
+      'the hand, every stitch: slowest',
+      `${shares
+        .slice(0, 3)
+        .map(([id, share]) => `${id} ${share.toFixed(2)}`)
+        .join(', ')}; ${over.length} of ${ids.length} over 1.3`,
+    )
   }
   // Come to from another stage, as one does: it was painted beforehand, while nothing else was to be done.
   const fresh = await chrome.newContext({ viewport: { width: 1280, height: 800 }, storageState: await context.storageState() })
@@ -248,8 +265,9 @@ function frames(count: number): Promise<number[]> {
   })
 }
 
+const p95 = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.floor(all.length * 0.95)] as number
+
 function report(what: string, times: readonly number[], empty: readonly number[]): void {
-  const p95 = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.floor(all.length * 0.95)] as number
   say(`${what}: frames, p95`, `${p95(times).toFixed(1)} ms, ${(p95(times) / p95(empty)).toFixed(2)} x an empty page's ${p95(empty).toFixed(1)} ms; at most 1.3`)
 }
 
