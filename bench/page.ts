@@ -201,7 +201,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
   for (const stitch of ['chain-stitch', 'palestrina-knot', 'satin-stitch']) report(`the hand, ${stitch}`, await moved(stitch, 150), emptyAgain)
   // All of them take three minutes: only when asked for.
   if (process.argv.includes('--every-hand')) {
-    const ids = await page.locator('[data-stitch]').evaluateAll((all) => all.map((one) => one.getAttribute('data-stitch') ?? ''))
+    const ids = await page.evaluate(stitchesOnWall)
     const shares: [string, number][] = []
     for (const id of ids) shares.push([id, p95(await moved(id, 60)) / p95(emptyAgain)])
     shares.sort((a, b) => b[1] - a[1])
@@ -247,6 +247,12 @@ function wallInView(): boolean {
 interface Tile {
   readonly getBoundingClientRect: () => { readonly top: number }
   readonly querySelector: (what: string) => unknown
+}
+
+/** Ids of all that hang on the wall. Runs in the page. */
+function stitchesOnWall(): string[] {
+  const page = globalThis as unknown as { document: { querySelectorAll: (what: string) => Iterable<{ readonly dataset: Readonly<Record<string, string>> }> } }
+  return [...page.document.querySelectorAll('[data-stitch]')].map((one) => one.dataset.stitch ?? '')
 }
 
 /** So many frames, each as long as it took, ms. Runs in the page. */
