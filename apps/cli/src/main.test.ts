@@ -110,6 +110,18 @@ describe('lemmata', () => {
     const words = [...page.matchAll(/>([^<]+)<\/text>/g)].map(([, text]) => text).join(' ')
     expect(words).toContain('Left hand.')
     expect(words).toContain('with your right thumb')
+    // In German, with the hand beside it as a picture that moves: frames of one length, and the sentence beneath each.
+    expect(lemmata(['gallery', '--out', pages, '--stitch', 'stem-stitch', '--language', 'de', '--moving']).status).toBe(0)
+    expect(readFileSync(join(pages, 'stem-stitch.svg'), 'utf8')).toMatch(/Stielstich.*eine Stichlänge weiter/s)
+    const moving = readFileSync(join(pages, 'stem-stitch-moving.svg'), 'utf8')
+    expect(moving).toMatch(/<title>Stielstich<\/title>/)
+    expect(moving).toMatch(/prefers-reduced-motion:reduce/)
+    const delays = [...moving.matchAll(/animation-delay:(-[\d.]+)s/g)].map(([, delay]) => Number(delay))
+    expect(delays.length).toBeGreaterThan(60)
+    expect(delays).toEqual([...delays].sort((a, b) => a - b))
+    for (const delay of delays) expect(Math.abs(delay * 8 - Math.round(delay * 8))).toBeLessThan(0.01)
+    // Whatever a frame refers to is in the file.
+    for (const [, id] of moving.matchAll(/href="#(\w+)"/g)) expect(moving).toContain(`<g id="${id}">`)
     expect(lemmata(['gallery']).err).toMatch(/Say into which folder/)
     expect(lemmata(['gallery', '--out', pages, '--stitch', 'moon-stitch']).err).toMatch(/no stitch "moon-stitch"/)
   })

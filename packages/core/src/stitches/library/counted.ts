@@ -1,8 +1,28 @@
 /** Counted over a grid: slants, squares, eyes; and what is laced through counted stitches. */
-import type { StitchDocument } from '../../notation/index.ts'
+import type { Move, StitchDocument } from '../../notation/index.ts'
 import { stitch } from './define.ts'
 
 const COUNT = 'Count the cloth threads of the first row twice; every later row is counted from it.'
+
+/** From every corner and every side of a square into its middle. */
+const EYE: readonly Move[] = [
+  { up: 'nw' },
+  { down: 'centre', as: 'st' },
+  { up: { from: 'nw', to: 'ne' } },
+  { down: 'centre', as: 'st' },
+  { up: 'ne' },
+  { down: 'centre', as: 'st' },
+  { up: { from: 'ne', to: 'se' } },
+  { down: 'centre', as: 'st' },
+  { up: 'se' },
+  { down: 'centre', as: 'st' },
+  { up: { from: 'se', to: 'sw' } },
+  { down: 'centre', as: 'st' },
+  { up: 'sw' },
+  { down: 'centre', as: 'st' },
+  { up: { from: 'sw', to: 'nw' } },
+  { down: 'centre', as: 'st' },
+]
 
 export const counted: readonly StitchDocument[] = [
   stitch({
@@ -92,24 +112,7 @@ export const counted: readonly StitchDocument[] = [
       {
         name: 'eyes',
         place: { once: true },
-        repeat: [
-          { up: 'nw' },
-          { down: 'centre', as: 'st' },
-          { up: { from: 'nw', to: 'ne' } },
-          { down: 'centre', as: 'st' },
-          { up: 'ne' },
-          { down: 'centre', as: 'st' },
-          { up: { from: 'ne', to: 'se' } },
-          { down: 'centre', as: 'st' },
-          { up: 'se' },
-          { down: 'centre', as: 'st' },
-          { up: { from: 'se', to: 'sw' } },
-          { down: 'centre', as: 'st' },
-          { up: 'sw' },
-          { down: 'centre', as: 'st' },
-          { up: { from: 'sw', to: 'nw' } },
-          { down: 'centre', as: 'st' },
-        ],
+        repeat: EYE,
       },
     ],
     variants: {
@@ -122,24 +125,7 @@ export const counted: readonly StitchDocument[] = [
           {
             name: 'eyes',
             place: { cells: { order: 'to-and-fro' } },
-            repeat: [
-              { up: 'nw' },
-              { down: 'centre', as: 'st' },
-              { up: { from: 'nw', to: 'ne' } },
-              { down: 'centre', as: 'st' },
-              { up: 'ne' },
-              { down: 'centre', as: 'st' },
-              { up: { from: 'ne', to: 'se' } },
-              { down: 'centre', as: 'st' },
-              { up: 'se' },
-              { down: 'centre', as: 'st' },
-              { up: { from: 'se', to: 'sw' } },
-              { down: 'centre', as: 'st' },
-              { up: 'sw' },
-              { down: 'centre', as: 'st' },
-              { up: { from: 'sw', to: 'nw' } },
-              { down: 'centre', as: 'st' },
-            ],
+            repeat: EYE,
           },
         ],
       },
