@@ -34,16 +34,6 @@ export function BriefStage() {
             max={4000}
             onChange={(purpose) => (purpose === '' ? edit({ kind: 'change-brief', set: {}, clear: ['purpose'] }) : set({ purpose }))}
           />
-          <Field label="Language of steps and sheets">
-            {(id) => (
-              <Select<Language>
-                id={id}
-                value={brief.language ?? 'en'}
-                onChange={(language) => (language === 'en' ? edit({ kind: 'change-brief', set: {}, clear: ['language'] }) : set({ language }))}
-                options={LANGUAGES.map(({ id: value, name }) => ({ value, label: name }))}
-              />
-            )}
-          </Field>
           <Field label="The learners are">
             {(id) => (
               <Select<Level>
@@ -103,6 +93,16 @@ export function BriefStage() {
               )}
             </Field>
             <NumberField label="Days between lessons" value={brief.everyDays ?? 7} min={1} max={90} onChange={(everyDays) => set({ everyDays })} />
+            <Field label="Language of steps and sheets">
+              {(id) => (
+                <Select<Language>
+                  id={id}
+                  value={brief.language ?? 'en'}
+                  onChange={(language) => (language === 'en' ? edit({ kind: 'change-brief', set: {}, clear: ['language'] }) : set({ language }))}
+                  options={LANGUAGES.map(({ id: value, name }) => ({ value, label: name }))}
+                />
+              )}
+            </Field>
           </div>
           <Field label="Lengths in">
             {(id) => (

@@ -42,8 +42,13 @@ export function Hand({ done, clothHex, leftFirst = false }: Props) {
         </figure>
       </div>
       <MoveBar state={state}>
-        <Button size="small" onClick={() => saveMoving(done, shown.value, clothHex)} title="One file that moves by itself, to send or to show">
-          Save moving picture
+        <Button
+          size="small"
+          onClick={() => saveMoving(done, shown.value, clothHex)}
+          aria-label="Save moving picture"
+          title="Save moving picture: one file that moves by itself"
+        >
+          ⤓
         </Button>
       </MoveBar>
       {large && <FullScreen done={done} state={state} clothHex={clothHex} onClose={() => setLarge(false)} />}
