@@ -7,10 +7,21 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
-import { type Drawing, type DrawingItem, drawStep, drawThread, lookOf, moveItems, scaleItems, writeMovingSvg, writeSvg } from '@lemmata/core/drawing'
+import {
+  type Drawing,
+  type DrawingItem,
+  drawStep,
+  drawThread,
+  lookOf,
+  MOVING_CAPTION,
+  moveItems,
+  scaleItems,
+  writeMovingSvg,
+  writeSvg,
+} from '@lemmata/core/drawing'
 import { roleThreads, type WorkedExercise, workExercise } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide, type PracticeGuide, shortenedPractice } from '@lemmata/core/guide'
-import { type Language, stitchIn } from '@lemmata/core/language'
+import { type Language, LANGUAGES, stitchIn } from '@lemmata/core/language'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { layAlone, newSampler } from '@lemmata/core/sampler'
 import { wrapText } from '@lemmata/core/sheets'
@@ -34,8 +45,9 @@ export function gallery(_: unknown, options: Readonly<Record<string, string>>): 
   if (folder === undefined) return failure(error('cli.no-folder', []))
   const chosen = options.stitch === undefined ? LIBRARY : LIBRARY.filter((one) => one.id === options.stitch)
   if (chosen.length === 0) return failure(error('cli.no-stitch', [], { stitch: options.stitch ?? '' }))
+  const language = LANGUAGES.find(({ id }) => id === (options.language ?? 'en'))?.id
+  if (!language) return failure(error('cli.no-language', [], { language: options.language ?? '', known: LANGUAGES.map(({ id }) => id) }))
   mkdirSync(folder, { recursive: true })
-  const language: Language = options.language === 'de' ? 'de' : 'en'
   const problems: Problem[] = []
   const pages: string[] = []
   for (const document of chosen)
@@ -136,14 +148,9 @@ function movingOf(done: WorkedExercise, hand: Hand, cloth: string): string {
   return writeMovingSvg({
     demonstration: shown.value,
     look: lookOf(assigned),
-    widthMm: 100,
-    heightMm: 66,
-    detail: 'full',
     cloth,
-    numberMm: 4.4,
     title: stitchIn(assigned.document, assigned.language),
-    captionMm: 3.6,
-    captions: shown.value.steps.map((step) => wrapText(stepSentence(step, assigned), 88, 3.6, 'text', measure)),
+    captions: shown.value.steps.map((step) => wrapText(stepSentence(step, assigned), MOVING_CAPTION.widthMm, MOVING_CAPTION.sizeMm, 'text', measure)),
   })
 }
 

@@ -122,6 +122,7 @@ describe('lemmata', () => {
     for (const delay of delays) expect(Math.abs(delay * 8 - Math.round(delay * 8))).toBeLessThan(0.01)
     // Whatever a frame refers to is in the file.
     for (const [, id] of moving.matchAll(/href="#(\w+)"/g)) expect(moving).toContain(`<g id="${id}">`)
+    expect(lemmata(['gallery', '--out', pages, '--language', 'xx']).err).toMatch(/no language "xx" here; there are en, de/)
     expect(lemmata(['gallery']).err).toMatch(/Say into which folder/)
     expect(lemmata(['gallery', '--out', pages, '--stitch', 'moon-stitch']).err).toMatch(/no stitch "moon-stitch"/)
   })

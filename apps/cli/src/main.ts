@@ -117,6 +117,7 @@ const CLI_SENTENCES: Sentences = {
   'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
   'cli.no-stitch': ({ stitch }, say) => `The library has no stitch "${say(stitch)}". "lemmata stitches" lists them.`,
+  'cli.no-language': ({ language, known }, say) => `There is no language "${say(language)}" here; there are ${(known as readonly string[]).join(', ')}.`,
   'cli.no-folder': 'Say into which folder the pages go: --out gallery',
   'cli.no-learner': ({ learner, known }, say) => {
     const ids = known as readonly string[]

@@ -34,6 +34,10 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
   const title = sheetTitle(lesson, learner, sampler.brief.language)
   const hand = order.hand ?? learner?.hand ?? 'right'
   const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure() })
-  const pdf = await writePdf(pages, { title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name, made: order.made })
+  const pdf = await writePdf(pages, {
+    title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name,
+    made: order.made,
+    language: sampler.brief.language,
+  })
   return success(pdf, problems)
 }

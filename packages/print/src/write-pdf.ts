@@ -10,6 +10,8 @@ const POINTS_PER_MM = 72 / 25.4
 export interface PdfInfo {
   readonly title: string
   readonly author?: string
+  /** Of its words, for whoever has it read aloud; English where it is not said. */
+  readonly language?: string | undefined
   /** Written into the file; passed in, so that the same input gives the same pages. */
   readonly made: Date
 }
@@ -20,7 +22,7 @@ export function writePdf(pages: readonly Drawing[], info: PdfInfo): Promise<Uint
       autoFirstPage: false,
       pdfVersion: '1.7',
       info: { Title: info.title, Author: info.author ?? 'Lemmata', CreationDate: info.made, ModDate: info.made },
-      lang: 'en',
+      lang: info.language ?? 'en',
     })
     const chunks: Buffer[] = []
     document.on('data', (chunk: Buffer) => chunks.push(chunk))

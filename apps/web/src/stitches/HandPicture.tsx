@@ -1,6 +1,7 @@
 /** The picture of one step: front, back, or both, at whatever size its box has. */
 import { drawStep, lookOf } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { stepSentence } from '@lemmata/core/steps'
 import { useEffect, useRef } from 'react'
 import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useSize } from '../drawing/use-size.ts'
@@ -45,6 +46,7 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
     }
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
   }, [shown, drawn, width, done, clothHex, side, heightMm])
-  const label = side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step?.sentence ?? ''}` : 'Back of the cloth so far'
+  const label =
+    side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step ? stepSentence(step, done.assigned) : ''}` : 'Back of the cloth so far'
   return <canvas ref={ref} role="img" aria-label={label} data-moving={side === 'front' && state.moving} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />
 }

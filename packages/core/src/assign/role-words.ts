@@ -3,6 +3,7 @@ import { MAIN_ROLE, type ThreadRole } from '../notation/index.ts'
 
 const ROLE_WORDS: Readonly<Record<string, string>> = {
   main: 'main thread',
+  laid: 'laid thread',
   tie: 'tie',
   whipping: 'whipping',
   lacing: 'lacing',
@@ -12,6 +13,11 @@ const ROLE_WORDS: Readonly<Record<string, string>> = {
 
 /** `roles`: all of the stitch's; a main thread that another ties down is the laid one. */
 export function wordForRole(role: ThreadRole, roles: readonly ThreadRole[]): string {
-  if (role === MAIN_ROLE && roles.includes('tie')) return 'laid thread'
-  return ROLE_WORDS[role] ?? `${role.replaceAll('-', ' ')} thread`
+  const part = partOfRole(role, roles)
+  return ROLE_WORDS[part] ?? `${part.replaceAll('-', ' ')} thread`
+}
+
+/** What a thread is to its stitch, in whatever language: the role, but that a main thread which is tied down is `laid`. */
+export function partOfRole(role: ThreadRole, roles: readonly ThreadRole[]): string {
+  return role === MAIN_ROLE && roles.includes('tie') ? 'laid' : role
 }

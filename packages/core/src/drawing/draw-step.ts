@@ -30,15 +30,15 @@ export interface DrawnStep {
 export function drawStep(picture: StepPicture): DrawnStep {
   const { widthMm, heightMm } = picture
   const { ground, hand, numbers, scale } = partsOf(picture)
-  return { items: [{ kind: 'clipped', left: 0, top: 0, widthMm, heightMm, items: [...ground, ...hand, ...numbers] }], scale }
+  return { items: [{ kind: 'clipped', left: 0, top: 0, widthMm, heightMm, items: [...ground(), ...hand, ...numbers()] }], scale }
 }
 
 /** The same in two parts: what lies on the cloth with its numbers, and the needle and thread in the hand. */
-export function drawStepParts(picture: StepPicture): { readonly ground: readonly DrawingItem[]; readonly hand: readonly DrawingItem[] } {
+export function drawStepParts(picture: StepPicture): { readonly ground: () => readonly DrawingItem[]; readonly hand: readonly DrawingItem[] } {
   const { widthMm, heightMm } = picture
   const { ground, hand, numbers } = partsOf(picture)
   const clipped = (items: readonly DrawingItem[]): DrawingItem => ({ kind: 'clipped', left: 0, top: 0, widthMm, heightMm, items })
-  return { ground: [clipped([...ground, ...numbers])], hand: [clipped(hand)] }
+  return { ground: () => [clipped([...ground(), ...numbers()])], hand: [clipped(hand)] }
 }
 
 function partsOf(picture: StepPicture) {
@@ -47,49 +47,53 @@ function partsOf(picture: StepPicture) {
   // Room for a number outside the holes at the edge.
   const room = 0.9 * picture.numberMm
   const scale = Math.min((widthMm - room) / (box.right - box.left), (heightMm - room) / (box.bottom - box.top), 11)
-  const made = lyingAt(demonstration.segments, step)
-  const behind = made.filter((segment) => segment.side === 'back')
-  const items: DrawingItem[] = []
-  for (const [index, segment] of behind.entries()) {
-    const latest = index === behind.length - 1
-    items.push({
-      kind: 'stroke',
-      paths: [segment.points],
-      widthMm: look.lineWidthMm * 0.5,
-      colour: mix(look.colour, '#8A7A66', 0.4),
-      opacity: latest ? 0.9 : 0.35,
-      dashMm: [look.lineWidthMm * 1.4, look.lineWidthMm],
-      cap: 'butt',
-    })
-  }
-  items.push(
-    ...drawThread([...made, ...step.inHand], {
-      side: 'front',
-      look,
-      detail: picture.detail,
-      cloth: picture.cloth,
-      pixelsPerMm: scale * 8,
-      patches: demonstration.patches.slice(0, step.patches),
-    }),
-  )
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
   const place = (at: Point): Point => ({ x: (at.x - middle.x) * scale + widthMm / 2, y: (at.y - middle.y) * scale + heightMm / 2 })
-  const scaled = moveItems(scaleItems(moveItems(items, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 })
-  const cloth: DrawingItem = {
-    kind: 'fill',
-    colour: picture.cloth,
-    points: [
-      { x: 0, y: 0 },
-      { x: widthMm, y: 0 },
-      { x: widthMm, y: heightMm },
-      { x: 0, y: heightMm },
-    ],
+  // Where it is known already it need not be drawn again.
+  const ground = (): DrawingItem[] => {
+    const made = lyingAt(demonstration.segments, step)
+    const behind = made.filter((segment) => segment.side === 'back')
+    const items: DrawingItem[] = []
+    for (const [index, segment] of behind.entries()) {
+      const latest = index === behind.length - 1
+      items.push({
+        kind: 'stroke',
+        paths: [segment.points],
+        widthMm: look.lineWidthMm * 0.5,
+        colour: mix(look.colour, '#8A7A66', 0.4),
+        opacity: latest ? 0.9 : 0.35,
+        dashMm: [look.lineWidthMm * 1.4, look.lineWidthMm],
+        cap: 'butt',
+      })
+    }
+    items.push(
+      ...drawThread([...made, ...step.inHand], {
+        side: 'front',
+        look,
+        detail: picture.detail,
+        cloth: picture.cloth,
+        pixelsPerMm: scale * 8,
+        patches: demonstration.patches.slice(0, step.patches),
+      }),
+    )
+    const scaled = moveItems(scaleItems(moveItems(items, { x: -middle.x, y: -middle.y }), scale), { x: widthMm / 2, y: heightMm / 2 })
+    const cloth: DrawingItem = {
+      kind: 'fill',
+      colour: picture.cloth,
+      points: [
+        { x: 0, y: 0 },
+        { x: widthMm, y: 0 },
+        { x: widthMm, y: heightMm },
+        { x: 0, y: heightMm },
+      ],
+    }
+    const drawn = drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture))
+    return [cloth, ...drawn, ...scaled]
   }
-  const drawn = drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture))
   return {
-    ground: [cloth, ...drawn, ...scaled],
+    ground,
     hand: drawPose(step.pose, { look: lookFor(look, step), detail: picture.detail, cloth: picture.cloth, place, scale }),
-    numbers: numbers(picture, place),
+    numbers: () => numbers(picture, place),
     scale,
   }
 }

@@ -27,6 +27,7 @@ it('says all of its own words in German', () => {
   const all = said.join(' ')
   for (const words of [
     'Alle Stunden, für Ida',
+    'Legefaden',
     'Legende',
     'Stich',
     'Stielstich',

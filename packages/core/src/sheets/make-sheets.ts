@@ -15,7 +15,7 @@ import { capitalised, formatLength, formatMinutes, type LengthUnit } from '../un
 import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
-import { roleWord } from './said.ts'
+import { partOf, roleWord } from './said.ts'
 import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { writeKey } from './write-key.ts'
@@ -210,7 +210,7 @@ function summary(done: WorkedExercise, units: LengthUnit, said: SheetWords): str
   const { assigned, minutes } = done
   const { language } = assigned
   const threads = done.threads.map((used) => {
-    const role = done.threads.length > 1 ? `${capitalised(roleIn(used.role, roleWord(used, done), language))}: ` : ''
+    const role = done.threads.length > 1 ? `${capitalised(roleIn(partOf(used, done), roleWord(used, done), language))}: ` : ''
     const strands = strandsIn(used.strands.value, strandsInWords(used.strands.value), language)
     const text = said.used({ strands, thread: threadIn(used.kind, language), colour: used.thread.colour.name, needle: needleIn(used.needle.value, language) })
     return `${role}${role === '' ? capitalised(text) : text}; ${said.needlefuls(used.use.needlefuls, formatLength(used.needlefulMm, units, 0))}`

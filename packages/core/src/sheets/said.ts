@@ -1,5 +1,5 @@
 /** Counts, sizes and threads as sheet and screen say them, in the sampler's unit. */
-import { wordForRole } from '../assign/index.ts'
+import { partOfRole, wordForRole } from '../assign/index.ts'
 import type { SpokenSize, UsedThread, WorkedExercise } from '../exercise/index.ts'
 import { MAIN_ROLE } from '../notation/index.ts'
 import { counted, formatLength, type LengthUnit } from '../units/index.ts'
@@ -28,6 +28,13 @@ export function sizeInWords({ lengthMm, apartMm, gapMm, acrossMm, squareMm, high
   ]
   return said.filter((one) => one !== null).join(', ')
 }
+
+/** What the thread is to the stitch, as languages key it. */
+export const partOf = ({ role }: Pick<UsedThread, 'role'>, { threads }: Pick<WorkedExercise, 'threads'>): string =>
+  partOfRole(
+    role,
+    threads.map((one) => one.role),
+  )
 
 /** What this thread does in the stitch: shades of one role are counted, threads that pieces have of their own are named. */
 export function roleWord({ role, thread }: Pick<UsedThread, 'role' | 'thread'>, { threads, assigned }: Pick<WorkedExercise, 'threads' | 'assigned'>): string {

@@ -117,9 +117,9 @@ const GERMAN: SheetWords = {
   },
   used: ({ strands, thread, colour, needle }) => `${thread} in ${colour}, ${strands}, ${needle}`,
   needlefuls: (count, length) => `${count} ${count === 1 ? 'Nadelfaden' : 'Nadelfäden'} von ${length}.`,
-  time: (minutes, tension) => `Etwa ${minutes.replaceAll('h', 'Std.').replaceAll('min', 'Min.')} Fadenspannung: ${tension}.`,
+  time: (minutes, tension) => `Etwa ${inGerman(minutes)}. Fadenspannung: ${tension}.`,
   tension: { loose: 'locker', easy: 'leicht', firm: 'fest' },
-  instead: (stitch, how, minutes) => `Oder ${stitch}: ${how}; etwa ${minutes.replaceAll('h', 'Std.').replaceAll('min', 'Min.')}`,
+  instead: (stitch, how, minutes) => `Oder ${stitch}: ${how}; etwa ${inGerman(minutes)}.`,
   needle: (name) => name,
   takeCare: (text) => `Achtung: ${text}`,
   start: {
@@ -142,6 +142,9 @@ const GERMAN: SheetWords = {
   ],
   hasLooks: false,
 }
+
+/** "1 Std 05 Min": without their full stops, for one ends the sentence. */
+const inGerman = (minutes: string): string => minutes.replace('h', 'Std').replace('min', 'Min')
 
 const withComma = (text: string, units: LengthUnit): string => (units === 'mm' ? text.replace('.', ',') : text)
 

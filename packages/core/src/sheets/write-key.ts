@@ -4,7 +4,7 @@ import { needleIn, roleIn, stitchIn, threadIn } from '../language/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 import { capitalised } from '../units/index.ts'
 import { type Flow, words, wrapText } from './flow.ts'
-import { roleWord } from './said.ts'
+import { partOf, roleWord } from './said.ts'
 import type { SheetWords } from './sheet-words.ts'
 
 interface Keyed {
@@ -56,7 +56,7 @@ export function writeKey(flow: Flow, order: Keyed, key: ReadonlyMap<string, stri
         [
           own ? (key.get(exercise.id) ?? '') : '',
           own ? exercise.name : '',
-          own ? stitchIn(assigned.document, language) : capitalised(roleIn(used.role, roleWord(used, done), language)),
+          own ? stitchIn(assigned.document, language) : capitalised(roleIn(partOf(used, done), roleWord(used, done), language)),
           own ? said.size(spokenSize(done), order.sampler.units) : '',
           String(used.strands.value),
           `${threadIn(used.kind, language)}, ${used.thread.colour.name}`,

@@ -24,8 +24,8 @@ const SHOWN_ROWS_MM2 = 36
 /** `like`: the learner's own guide, whose kind and look it has. */
 export function shortGuide(request: Shown & { readonly like?: ReadGuide | undefined }): ReadGuide | null {
   const { parameters, materials, like } = request
-  const own = like?.kind === 'shape' ? shapeLike(like, shownArea(request)) : null
-  if (own && fillsOwn(request)) return own
+  // Whatever is worked on a shape is shown on hers.
+  if (like?.kind === 'shape' && request.document.guide.includes('shape')) return shapeLike(like, shownArea(request))
   const practice = like ? practiceLike(like) : null
   const document = practice ? { ...request.document, practice } : request.document
   // On the kind of guide that it is practised on.
@@ -91,9 +91,6 @@ function shownArea({ document, parameters }: Shown): number {
   if (cuts && long !== undefined) return (SHOWN_ROWS * long) ** 2
   return document.passes.some((pass) => 'along' in pass.place && pass.place.along.rows) ? SHOWN_ROWS_MM2 : SHOWN_MM2
 }
-
-/** Whatever is worked on a shape is shown on hers. */
-const fillsOwn = ({ document }: Shown): boolean => document.guide.includes('shape')
 
 /** Worked along the middle of a shape, from tip to foot. */
 export function isAlongShape({ passes, rows }: Pick<StitchWork['document'], 'passes' | 'rows'>): boolean {

@@ -1,7 +1,6 @@
 /** A step's sentence in a language: its phrases, and which thread is taken up for it: strands, colour and needle. */
-import { type Assigned, strandsInWords, threadOfRole, wordForRole } from '../assign/index.ts'
+import { type Assigned, partOfRole, strandsInWords, threadOfRole, wordForRole } from '../assign/index.ts'
 import { type Language, needleIn, passIn, roleIn, strandsIn, threadIn } from '../language/index.ts'
-import { MAIN_ROLE } from '../notation/index.ts'
 import type { Step } from './demonstrate.ts'
 import { ENGLISH } from './english.ts'
 import { GERMAN } from './german.ts'
@@ -35,7 +34,7 @@ function takeThread(
 ): string {
   const { thread, kind, strands, needle } = threadOfRole(assigned, role)
   const roles = assigned.threads.map((one) => one.role)
-  const word = roleIn(role === MAIN_ROLE && roles.includes('tie') ? 'laid' : role, wordForRole(role, roles), language)
+  const word = roleIn(partOfRole(role, roles), wordForRole(role, roles), language)
   const threads = strandsIn(strands.value, strandsInWords(strands.value), language)
   const { name: colour } = thread.value.colour
   if (language === 'de')

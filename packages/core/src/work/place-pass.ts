@@ -38,8 +38,10 @@ export function placePass(request: PlaceRequest): Placed {
   const maybe = (compiled: Compiled | null): number => (compiled ? value(compiled) : 0)
   switch (place.kind) {
     case 'along':
-      if (guide.kind === 'line') return again(placeAlong(alongRequest(request, place, guide)), place.again ? value(place.again) : 1)
-      if (guide.kind === 'shape') return alongShape(request, place, guide)
+      if (guide.kind === 'line' || guide.kind === 'shape') {
+        const once = guide.kind === 'line' ? placeAlong(alongRequest(request, place, guide)) : alongShape(request, place, guide)
+        return again(once, place.again ? Math.max(1, Math.round(value(place.again))) : 1)
+      }
       break
     case 'across':
       if (guide.kind !== 'shape') break
@@ -159,9 +161,9 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
 }
 
 /** The same line so many times, each a row of its own. */
-function again(placed: Placed, times: number): Placed {
-  const rows = Math.max(1, Math.min(MOST_ROWS, Math.round(times)))
+function again(placed: Placed, rows: number): Placed {
   if (rows === 1) return placed
+  if (!(rows <= MOST_ROWS)) return failed(['again'], 'place.many-repeats', { count: rows, most: MOST_ROWS })
   // Frames measure themselves when they are asked: the row is added to what they find.
   const inRow = (frame: Frame, row: number): Frame => Object.create(frame, { values: { get: () => ({ ...frame.values, row, rows }) } }) as Frame
   return {
@@ -172,7 +174,7 @@ function again(placed: Placed, times: number): Placed {
   }
 }
 
-const MOST_ROWS = 60
+const MOST_ROWS = 1000
 
 /** Several lines worked one after the other. */
 function joined(placed: readonly Placed[]): Placed {

@@ -243,7 +243,7 @@ function withMove(pass: Pass, { block, list, move }: MoveAddress, to: Move): Pas
 
 /** A copy with a name of its own; variants and mistakes belong to the stitch it came from. */
 function copyOf(document: StitchDocument): StitchDocument {
-  const { variants: _variants, mistakes: _mistakes, also: _also, ...rest } = document
+  const { variants: _variants, mistakes: _mistakes, also: _also, names: _names, ...rest } = document
   return renamed(rest, LIBRARY.some((one) => one.id === document.id) ? `My ${document.name.toLowerCase()}` : document.name)
 }
 
