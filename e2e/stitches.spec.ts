@@ -26,6 +26,19 @@ test('the wall finds by another name, family, motion, difficulty and what is tau
   await expect(page.getByRole('button', { name: /^Chain stitch/ })).toHaveCount(0)
 })
 
+test('every stitch on the wall has its picture, as an image: a canvas each would take frames from the hand', async ({ page }) => {
+  const swatches = page.locator('.swatch')
+  const count = await swatches.count()
+  expect(count).toBeGreaterThan(100)
+  await expect(page.locator('.swatch canvas')).toHaveCount(0)
+  const pictures = await page.locator('.swatch img').evaluateAll((all) => all.map((one) => [(one as HTMLImageElement).naturalWidth, (one as HTMLImageElement).alt]))
+  expect(pictures).toHaveLength(count)
+  for (const [width, alt] of pictures) {
+    expect(width, String(alt)).toBeGreaterThan(300)
+    expect(alt).toMatch(/, worked, front$/)
+  }
+})
+
 test('a stitch is tried on a bent guide by slider, and taught with those lengths', async ({ page }) => {
   await page.getByRole('button', { name: /^Back stitch, worked/ }).click()
   await page.getByRole('button', { name: /Try it/ }).click()

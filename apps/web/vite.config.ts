@@ -32,15 +32,42 @@ function plainFonts(): Plugin {
   }
 }
 
+/**
+ * `thing.worker.ts?beside-page`: the address of a worker built in one graph with the page, so that what both need (the
+ * computation, the stitches) is one file, loaded and kept once.
+ */
+function besidePage(): Plugin {
+  let isBuild = false
+  return {
+    name: 'beside-page',
+    enforce: 'pre',
+    configResolved: ({ command }) => {
+      isBuild = command === 'build'
+    },
+    async resolveId(source, importer) {
+      const [file, query] = source.split('?')
+      if (query !== 'beside-page' || !file) return null
+      if (!isBuild) return this.resolve(`${file}?worker&url`, importer)
+      const found = await this.resolve(file, importer)
+      return found && `${found.id}?beside-page`
+    },
+    load(id) {
+      const [file, query] = id.split('?')
+      if (query !== 'beside-page' || !file) return null
+      const reference = this.emitFile({ type: 'chunk', id: file, name: basename(file, '.ts') })
+      return `export default import.meta.ROLLUP_FILE_URL_${reference}`
+    },
+  }
+}
+
 export default defineConfig({
-  plugins: [react(), woff2(), plainFonts()],
-  worker: { format: 'es' },
+  plugins: [react(), woff2(), plainFonts(), besidePage()],
   build: {
     chunkSizeWarningLimit: 1400,
     rolldownOptions: {
       output: {
         advancedChunks: {
-          groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler)/ }],
+          groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler)[\\/]/ }],
         },
       },
     },

@@ -5,12 +5,14 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
 import { startWorkers } from './compute/started.ts'
+import { showLastSeen } from './drawing/last-seen.ts'
 import { THEME } from './look/theme.ts'
 import { fontsReady } from './look/fonts.ts'
 import { router } from './routes.tsx'
 
 // What a sampler waits for longest is begun while the rest of the page is on its way.
 if (location.pathname.startsWith('/samplers/')) startWorkers()
+void showLastSeen(location.pathname)
 
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')

@@ -36,6 +36,7 @@ import { isOnPin, isPad } from './pointer.ts'
 import { pressedTwice } from './pressed-twice.ts'
 import { useDrag } from './use-drag.ts'
 import { useUnderlay } from './use-underlay.ts'
+import { useLastSeen } from './use-last-seen.ts'
 import { usePainting } from './use-painting.ts'
 import { usePaintingAbove, useParted } from './use-painting-above.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
@@ -126,6 +127,7 @@ export function ClothView(props: Props) {
   const [view, setViewNow] = useState<View | null>(null)
   const setView = useOncePerFrame(setViewNow)
   const viewRef = useRef<View | null>(null)
+  const opened = useRef<View | null>(null)
   viewRef.current = view
   const { cloth, workingHoop } = sampler
   const mirrored = shown.side === 'back'
@@ -139,7 +141,9 @@ export function ClothView(props: Props) {
 
   useEffect(() => {
     if (width === 0 || height === 0) return
-    setViewNow((before) => viewFor(wish.kind, before, areas.current, { width, height }, truePxPerMm))
+    const wished = viewFor(wish.kind, viewRef.current, areas.current, { width, height }, truePxPerMm)
+    if (wish.kind === 'cloth' || wish.kind === 'hoop') opened.current = wished
+    setViewNow(wished)
     // Only a wish, a new size, another cloth or hoop moves the view; edits of exercises do not.
   }, [wish, width, height, cloth.widthMm, cloth.heightMm, workingHoop, truePxPerMm])
 
@@ -173,7 +177,8 @@ export function ClothView(props: Props) {
     () => ({ sampler: { cloth, ...(workingHoop ? { workingHoop } : {}) }, done: resting, ...shown, picture }),
     [cloth, workingHoop, resting, shown, picture],
   )
-  usePainting(base, scene, view, width, height, carried !== null)
+  const asOpened = view === opened.current && shown.side === 'front' && shown.worked && !drawing && !mirrored
+  usePainting(base, scene, view, width, height, carried !== null, useLastSeen(box, asOpened))
 
   usePaintingAbove(top, above, shown, cloth.colour.hex, view, width, height)
 

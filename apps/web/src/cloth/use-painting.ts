@@ -25,7 +25,16 @@ interface Running {
   readonly ended: () => void
 }
 
-export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Scene, view: View | null, width: number, height: number, busy: boolean): void {
+/** `onWhole`: when all of the scene is seen. */
+export function usePainting(
+  ref: RefObject<HTMLCanvasElement | null>,
+  scene: Scene,
+  view: View | null,
+  width: number,
+  height: number,
+  busy: boolean,
+  onWhole: (canvas: HTMLCanvasElement) => void,
+): void {
   const budget = useRef(BUDGET_MS)
   budget.current = busy ? BUSY_MS : BUDGET_MS
   const shown = useRef<Painted | null>(null)
@@ -76,7 +85,10 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
       shown.current = now.painted
       now.ended()
       if (next.current) next.current()
-      else canvas.dataset.painted = 'whole'
+      else {
+        canvas.dataset.painted = 'whole'
+        onWhole(canvas)
+      }
     }
 
     latestView.current = view
@@ -101,7 +113,7 @@ export function usePainting(ref: RefObject<HTMLCanvasElement | null>, scene: Sce
     }
     const timer = setTimeout(begin, REST_MS)
     return () => clearTimeout(timer)
-  }, [ref, scene, view, width, height])
+  }, [ref, scene, view, width, height, onWhole])
   useEffect(
     () => () => {
       running.current = null

@@ -17,9 +17,9 @@ const threads: Kind<Packed> = {
   buffersOf: ({ numbers }) => [numbers.buffer],
 }
 const pictures: Kind<WallPicture> = {
-  kept: program === null ? null : keptWork(program, ({ picture }) => (picture?.pixels.byteLength ?? 0) + 1000),
-  copyOf: ({ facts, picture }) => ({ facts, picture: picture && { ...picture, pixels: picture.pixels.slice() } }),
-  buffersOf: ({ picture }) => (picture ? [picture.pixels.buffer] : []),
+  kept: program === null ? null : keptWork(program, ({ jpeg }) => (jpeg?.byteLength ?? 0) + 1000),
+  copyOf: ({ facts, jpeg }) => ({ facts, jpeg: jpeg && jpeg.slice() }),
+  buffersOf: ({ jpeg }) => (jpeg ? [jpeg] : []),
 }
 
 const service = {
@@ -41,19 +41,19 @@ async function asBefore<One, Answer>(
   { kept, copyOf, buffersOf }: Kind<Answer>,
   all: readonly One[],
   from: readonly unknown[],
-  work: (one: One) => Answer,
+  work: (one: One) => Answer | Promise<Answer>,
 ): Promise<Answer[]> {
   const keys = await Promise.all(all.map(async (one) => (kept ? kept.keyOf(one, ...from) : null)))
   const found = (await kept?.get(keys.filter((key) => key !== null))) ?? new Map<string, Answer>()
   const fresh: (readonly [string, Answer])[] = []
-  const answers = all.map((one, index) => {
+  const answers: Answer[] = []
+  for (const [index, one] of all.entries()) {
     const key = keys[index] ?? null
     const before = key === null ? undefined : found.get(key)
-    if (before) return before
-    const answer = work(one)
-    if (key !== null) fresh.push([key, copyOf(answer)])
-    return answer
-  })
+    const answer = before ?? (await work(one))
+    answers.push(answer)
+    if (!before && key !== null) fresh.push([key, copyOf(answer)])
+  }
   if (fresh.length > 0) void kept?.put(fresh)
   return transfer(answers, answers.flatMap(buffersOf))
 }

@@ -3,6 +3,7 @@ import type { CourseItem, CourseSettings, OrderAnswer, OrderProgress } from '@le
 import { proxy } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { OrderService } from '../compute/order.worker.ts'
+import orderWorker from '../compute/order.worker.ts?beside-page'
 import { runWorker, type RunningWorker } from '../compute/protocol.ts'
 
 export type Finding =
@@ -14,7 +15,7 @@ export type Finding =
 type Running = RunningWorker<OrderService>
 
 export function startOrderWorker(): Running {
-  return runWorker<OrderService>(() => new Worker(new URL('../compute/order.worker.ts', import.meta.url), { type: 'module' }), 'The search')
+  return runWorker<OrderService>(() => new Worker(orderWorker, { type: 'module' }), 'The search')
 }
 
 export function useFinder(costOf: (progress: OrderProgress) => OrderAnswer | null) {

@@ -1,6 +1,7 @@
 import { Button, Dropdown } from 'antd'
 import { useNavigate } from 'react-router'
 import { api } from '../api/client.ts'
+import { forgetLastSeen } from '../drawing/last-seen.ts'
 import { serverApi, useSessionQuery } from '../api/server-api.ts'
 import { classClosed } from '../store/class.ts'
 import { useAppDispatch } from '../store/index.ts'
@@ -14,6 +15,7 @@ export function AccountMenu() {
   if (!teacher) return null
   const signOut = async (): Promise<void> => {
     await api.signOut().catch(() => undefined)
+    void forgetLastSeen()
     dispatch(samplerClosed())
     dispatch(classClosed())
     dispatch(serverApi.util.resetApiState())

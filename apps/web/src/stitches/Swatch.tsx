@@ -4,7 +4,7 @@ import { Button } from 'antd'
 import { Slope } from '../look/Glyphs.tsx'
 import { memo } from 'react'
 import { TILE, type WallPicture } from './wall-picture.ts'
-import { WallCanvas } from './WallCanvas.tsx'
+import { WallImage } from './WallImage.tsx'
 
 interface SwatchProps {
   readonly document: StitchDocument
@@ -25,8 +25,8 @@ export const Swatch = memo(function Swatch({ document, shown, side, clothHex, le
   return (
     <div className="swatch-box">
       <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={() => onChoose(document)}>
-        {shown?.picture ? (
-          <WallCanvas picture={shown.picture} label={`${document.name}, worked, ${side}`} />
+        {shown?.jpeg ? (
+          <WallImage jpeg={shown.jpeg} label={`${document.name}, worked, ${side}`} clothHex={clothHex} />
         ) : (
           <span style={{ height: TILE.heightPx, background: clothHex }} />
         )}

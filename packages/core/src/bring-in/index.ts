@@ -1,5 +1,6 @@
 /** Drawings from elsewhere, as guides. */
-export { asSvg, boxOfBrought, MOST_OUTLINES, MOST_SVG_CHARACTERS, readSvg } from './read-svg.ts'
-export type { Brought, BroughtGuide } from './read-svg.ts'
+export { asSvg, MOST_OUTLINES, MOST_SVG_CHARACTERS, readSvg } from './read-svg.ts'
+export type { Brought } from './read-svg.ts'
+export { boxOfBrought, type BroughtGuide } from './brought.ts'
 export { BRING_IN_SENTENCES } from './problems.ts'
 export { MOST_CELLS, type Pixels, type Shares, sharesOf } from './shares.ts'

@@ -5,20 +5,13 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes'
 import svgpath from 'svgpath'
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { boxOf, MAX_PATH_CHARACTERS, parsePath } from '../geometry/index.ts'
-import type { Guide } from '../guide/index.ts'
+import { MAX_PATH_CHARACTERS, parsePath } from '../geometry/index.ts'
+import type { BroughtGuide } from './brought.ts'
 
 /** Bare path data as an SVG drawing of it, one unit a millimetre; anything else as it is. */
 export function asSvg(text: string): { readonly svg: string; readonly isData: boolean } {
   const isData = /^\s*[Mm]/.test(text)
   return { isData, svg: isData ? `<svg viewBox="0 0 1000 1000"><path d="${text.replace(/["&<]/g, ' ')}"/></svg>` : text }
-}
-
-export interface BroughtGuide {
-  readonly name: string | null
-  /** The outermost named group that it lies in. */
-  readonly layer: string | null
-  readonly guide: Extract<Guide, { kind: 'line' | 'shape' }>
 }
 
 export interface Brought {
@@ -246,13 +239,3 @@ const oval = (x: number, y: number, rx: number, ry: number): string =>
 
 /** Each from its own M; after abs() every subpath begins with one. */
 const partsOf = (data: string): readonly string[] => data.split(/(?=M)/).filter((part) => part.trim() !== '')
-
-/** The box of all that was brought in, mm. */
-export function boxOfBrought(guides: readonly BroughtGuide[]) {
-  return boxOf(
-    guides.flatMap(({ guide }) => {
-      const parsed = parsePath(guide.path)
-      return parsed.ok ? parsed.value.points : []
-    }),
-  )
-}
