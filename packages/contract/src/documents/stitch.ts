@@ -210,6 +210,7 @@ const passSchema: z.ZodType<Pass> = z.strictObject({
   thread: threadRole.optional(),
   lie: z.enum(['round', 'flat']).optional(),
   continues: z.boolean().optional(),
+  within: z.boolean().optional(),
   place,
   start: moveList.optional(),
   repeat: z.union([moveList, z.array(moveList).min(1).max(12)]),

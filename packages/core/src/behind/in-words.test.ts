@@ -1,7 +1,7 @@
 /** What goes on behind, as it is said. */
 import type { ThreadBehind } from './plan.ts'
 import { expect, it } from 'vitest'
-import { behindInWords, pieceOrderInWords } from './in-words.ts'
+import { behindInWords, inOrderInWords, pieceOrderInWords } from './in-words.ts'
 
 const thread: ThreadBehind = {
   thread: { id: 't', kind: 'stranded-cotton', colour: { name: 'Rainwater', hex: '#2F6496' } },
@@ -39,4 +39,13 @@ it('says in which order pieces are worked where that is not the order of their n
   expect(said([run(1), run(2, true), run(3, true)], 'left')).toBe('3, 2 and 1; 3 and 2 from their other end')
   expect(said([run(1)])).toBeNull()
   expect(said([{ ...run(2), exercise: 'another' }, run(2), run(1)])).toBe('2 and 1')
+})
+
+it('says the same in German', () => {
+  const run = (number: number, turned = false) => ({ exercise: 'e', piece: `g/${number - 1}`, turned, from: at, to: at })
+  expect(behindInWords({ ...thread, role: 'tie', carries: [carry(7.24, 'carried'), carry(40, 'begun-anew')] }, 'mm', 'de')).toBe(
+    'Rainwater, Überfangfaden: einmal hinten weitergeführt, höchstens 7.2 mm (bis 8 mm sieht man nichts); einmal vernäht und neu begonnen.',
+  )
+  const order = pieceOrderInWords({ ...thread, runs: [run(2), run(1), run(3, true)] }, 'e', ['g/0', 'g/1', 'g/2'], 'right', 'de')
+  expect(inOrderInWords('B', order ?? '', 'de')).toBe('Bei B die Stücke in der Reihenfolge 2, 1 und 3; 3 vom anderen Ende her sticken.')
 })

@@ -1,5 +1,5 @@
 /** Lengths as they come out, against the window in which the stitch is good. */
-import type { Assigned } from '../assign/index.ts'
+import { type Assigned, mainLength } from '../assign/index.ts'
 import { caution, type Figure, mm, type Problem } from '../base/index.ts'
 import { cross, distance, type Point, subtract } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
@@ -47,8 +47,12 @@ function codesFor({ kind, measures }: ParameterValue): { readonly over: string; 
 /** A thread that lies free for longer than this catches on rings and cuffs, whatever stitch it is part of. mm */
 const SNAGS_MM = 10
 
-/** Threads in front that lie free for longer than a centimetre; what other thread crosses is held there. */
-export function checkSpans({ segments }: Pick<WorkedStitch, 'segments'>): Problem[] {
+/**
+ * Threads in front that lie free for longer than a centimetre; what other thread crosses is held there. A stitch whose usual
+ * length is longer, as tacking's is, lies so for as long as it is wanted, and is drawn out.
+ */
+export function checkSpans({ parameters }: Pick<Assigned, 'parameters'>, { segments }: Pick<WorkedStitch, 'segments'>): Problem[] {
+  if ((mainLength(parameters)?.usual ?? 0) > SNAGS_MM) return []
   // Of the thousands of pieces of a row none may be that long: then there is nothing to weigh them against.
   if (!segments.some((segment) => segment.side === 'front' && segment.lengthMm > SNAGS_MM * 1.01)) return []
   const front = segments.filter((segment) => segment.side === 'front').map(chordOf)

@@ -15,15 +15,14 @@ import {
   rateDifficulty,
   rateStitch,
   type SettingLoads,
-  type StitchLoads,
   sumUses,
   type ThreadUse,
 } from '../measure/index.ts'
-import { cycleOf, type Move } from '../notation/index.ts'
 import type { Exercise, LaidExercise, Material, Materials, Piece } from '../sampler/index.ts'
 import type { MotionCounts, WorkedStitch } from '../work/index.ts'
 import { fittedShare } from './fitted-length.ts'
 import { markedShare } from './marks.ts'
+import { stitchLoads, sumMotions } from './stitch-loads.ts'
 import { type UsedThread, usedThreads } from './used-threads.ts'
 import { type WorkedPiece, workPiece } from './work-piece.ts'
 
@@ -131,23 +130,6 @@ function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise[
   }
 }
 
-/** What the stitch asks, of all pieces together. */
-function stitchLoads({ base, document }: Assigned, pieces: WorkedExercise['pieces']): StitchLoads {
-  const efforts = pieces.map((piece) => piece.worked.efforts)
-  return {
-    passes: document.passes.map((pass, index) => {
-      const all = efforts.flatMap((one) => one[index] ?? [])
-      return {
-        repeats: all.reduce((total, one) => total + one.repeats, 0),
-        motions: sumMotions(all.map((one) => one.motions)),
-        moves: countMoves(cycleOf(pass).flat()),
-      }
-    }),
-    composite: base !== null,
-    special: document.passes.reduce((total, pass) => total + (pass.start ? 1 : 0) + (pass.end ? 1 : 0), 0),
-  }
-}
-
 /** What size, curve, marks, strands and minutes add: of the hardest piece. */
 function settingLoads({ main, parameters, materials }: Assigned, pieces: WorkedExercise['pieces'], minutes: number): SettingLoads {
   const hardest = (of: (piece: WorkedPiece) => number): number => Math.max(...pieces.map(of))
@@ -161,11 +143,6 @@ function settingLoads({ main, parameters, materials }: Assigned, pieces: WorkedE
     strands: main.bundle.strands,
     minutes,
   }
-}
-
-/** Moves to remember; those over a laid thread count as well. */
-function countMoves(moves: readonly Move[]): number {
-  return moves.reduce((total, move) => total + ('each' in move ? move.moves.length : 1), 0)
 }
 
 /** Spokes turn from one marked hole to the next about a middle that the eye has: no harder than a gentle curve. */
@@ -189,12 +166,6 @@ function pointsInward({ centre, path }: Extract<ReadGuide, { kind: 'line' }>, { 
 /** What a piece weighs among the others when their coverage is taken together: its area, or its length. */
 function sizeOf(guide: ReadGuide): number {
   return guide.kind === 'shape' ? guide.areaMm2 : Math.max(1e-6, lengthToDraw(guide))
-}
-
-function sumMotions(all: readonly MotionCounts[]): MotionCounts {
-  const total: Record<string, number> = {}
-  for (const motions of all) for (const [motion, count] of Object.entries(motions)) total[motion] = (total[motion] ?? 0) + count
-  return total
 }
 
 function sumOf(pieces: readonly WorkedPiece[], of: (piece: WorkedPiece) => number): number {

@@ -48,7 +48,7 @@ export function workPiece(exercise: Exercise, piece: Piece, assigned: Assigned):
   const work: StitchWork = { ...plain, atLeast }
   const markStyle = exercise.marks ?? document.marks ?? 'guide-only'
   const nth = exercise.nth ?? 3
-  const problems = [...checkLengths(assigned, guide, worked), ...checkSpans(worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
+  const problems = [...checkLengths(assigned, guide, worked), ...checkSpans(assigned, worked), ...(guide.kind === 'line' ? checkLegs(worked) : [])]
   const outside = measureOutside(work, worked)
   if (outside.share > OUTSIDE_SAID) problems.push(outsideProblem(assigned, guide, outside))
   if (worked.driftMm > worked.fitted.pitchMm)

@@ -60,6 +60,8 @@ export const GERMAN_PASSES: Readonly<Record<string, string>> = {
   'laid and tied': 'Legen und Überfangen',
   weaving: 'das Weben',
   warps: 'die Kettfäden',
+  'old thread': 'der alte Faden',
+  'new thread': 'der neue Faden',
   outline: 'der Umriss',
   'small layer': 'die kleine Lage',
   'large layer': 'die große Lage',

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { layAlone, type Marking, newSampler, type Sampler } from '../sampler/index.ts'
-import { adviseMarking, bareMarks, bareShareOf, MARK_METHODS, type MarkVerdict, seenMarks } from './index.ts'
+import { adviseMarking, bareMarks, bareShareOf, GERMAN_MARKING, GERMAN_METHODS, MARK_METHODS, MARKING_SENTENCES, type MarkVerdict, seenMarks } from './index.ts'
 
 const plain = newSampler('Marks')
 const lessons = (count: number) => Array.from({ length: count }, (_, index) => ({ id: `l${index}`, title: 'x', exercises: [] }))
@@ -95,4 +95,13 @@ describe('what thread covers', () => {
     expect(seenMarks(bareMarks([bare], 0.4)).map((one) => one.exercise.name)).toEqual(['Row'])
     expect(seenMarks(bareMarks([over, bare], 0.4))).toEqual([])
   })
+})
+
+it('every reason and every way of marking has its German', () => {
+  expect(Object.keys(GERMAN_MARKING).sort()).toEqual(Object.keys(MARKING_SENTENCES).sort())
+  for (const [code, sentence] of Object.entries(MARKING_SENTENCES)) {
+    const figures = (text: unknown): readonly string[] => [...String(text).matchAll(/\{\w+\}/g)].map(([one]) => one)
+    expect(figures(GERMAN_MARKING[code]), code).toEqual(figures(sentence))
+  }
+  for (const { id } of MARK_METHODS) expect(GERMAN_METHODS[id], id).toBeTruthy()
 })

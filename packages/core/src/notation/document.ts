@@ -33,6 +33,8 @@ export interface Pass {
   readonly lie?: 'round' | 'flat' | undefined
   /** The same needleful goes on from the pass before. */
   readonly continues?: boolean | undefined
+  /** On a shape, what would reach beyond it goes as far as its edge. */
+  readonly within?: boolean | undefined
   readonly place: Place
   readonly start?: readonly Move[] | undefined
   /** A list of moves, or lists of moves taken in turn. */

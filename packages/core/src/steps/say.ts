@@ -186,7 +186,8 @@ function groupPhrases({ gestures, times }: Shown, saying: Saying): readonly Phra
   if (rows && (first.row ?? 0) >= 1 && gestures.every((one) => one.row !== 0)) said.push({ key: 'new-row', row: (first.row ?? 0) + 1 })
   said.push({
     key: 'same',
-    times,
+    // Pieces are counted as pieces, however many loops each has.
+    times: first.piece === 0 ? times : new Set(gestures.map((one) => one.piece)).size,
     kept,
     loop: loops,
     touching: touches(gestures, saying),

@@ -73,7 +73,15 @@ export function shortGuide(request: Shown & { readonly like?: ReadGuide | undefi
   }
   if (isOn('grid')) return onPractice({ kind: 'grid', columns: 3, rows: 2, cellMm: document.practice?.kind === 'grid' ? document.practice.cellMm : 3 })
   if (isOn('pins')) return onPractice(document.practice ?? { kind: 'pins', heightMm: 10 })
-  const apart = Math.max(6, materials.D * 8)
+  return twoSpots({ ...request, document })
+}
+
+/** Two, so that the way from one to the next is seen, and so far apart that they do not lie on each other. */
+function twoSpots({ document, parameters, materials }: Shown): ReadGuide {
+  const one: ReadGuide = { kind: 'spots', at: [{ x: 0, y: 0 }], turns: [0] }
+  const worked = workStitch({ document, guide: one, parameters, materials, leftHand: false })
+  const box = worked.ok ? boxOf(worked.value.holes) : null
+  const apart = Math.max(6, materials.D * 8, box ? box.right - box.left + materials.D * 3 : 0)
   return {
     kind: 'spots',
     at: [

@@ -293,3 +293,45 @@ describe('a pass that has lost its place', () => {
     expect(work([base, lace('count(st)', 'st[0]')]).driftMm).toBeCloseTo(11, 1)
   })
 })
+
+describe('within the shape', () => {
+  // A field 20 by 10 with a hole of 4 by 4 in its middle; an upright cross of 6 mm about every place.
+  const FIELD = guideOf({ kind: 'shape', path: 'M 0 0 H 20 V 10 H 0 Z', holes: ['M 8 3 V 7 H 12 V 3 Z'] })
+  const crosses = (within: boolean): WorkedStitch =>
+    work(
+      one([{ up: [-3, 0] }, { down: [3, 0], as: 'st' }, { up: [0, -3] }, { down: [0, 3], as: 'st' }], {
+        place: { scatter: { apart: 2.5, inset: 0 } },
+        ...(within ? { within } : {}),
+      }),
+      FIELD,
+    )
+  const isOut = ({ x, y }: { readonly x: number; readonly y: number }): boolean =>
+    x < -1e-6 || x > 20 + 1e-6 || y < -1e-6 || y > 10 + 1e-6 || (x > 8 + 1e-6 && x < 12 - 1e-6 && y > 3 + 1e-6 && y < 7 - 1e-6)
+
+  it('arms that would cross an edge end on it, the others stay as they are', () => {
+    const [free, kept] = [crosses(false), crosses(true)]
+    expect(free.holes.filter(isOut).length).toBeGreaterThan(4)
+    expect(kept.holes.filter(isOut)).toEqual([])
+    expect(kept.holes).toHaveLength(free.holes.length)
+    for (const [index, hole] of kept.holes.entries()) {
+      const [before, opposite] = [free.holes[index], free.holes[index ^ 1]]
+      if (!before || !opposite) throw new Error('every hole has its opposite')
+      const middle = { x: (before.x + opposite.x) / 2, y: (before.y + opposite.y) / 2 }
+      const [reach, full] = [Math.hypot(hole.x - middle.x, hole.y - middle.y), Math.hypot(before.x - middle.x, before.y - middle.y)]
+      // On the way from the middle to where it would have been, and no further.
+      expect((hole.x - middle.x) * (before.y - middle.y)).toBeCloseTo((hole.y - middle.y) * (before.x - middle.x), 6)
+      expect(reach).toBeLessThan(full + 1e-9)
+      if (isOut(before)) expect(reach).toBeLessThan(full)
+    }
+    const whole = kept.holes.filter((hole, index) => hole.x === free.holes[index]?.x && hole.y === free.holes[index]?.y)
+    expect(whole.length).toBeGreaterThan(4)
+  })
+
+  it('goes no further than the first edge: an arm does not leap a hole in the shape', () => {
+    for (const { points } of fronts(crosses(true))) {
+      const [a, b] = [points[0], points[points.length - 1]] as const
+      if (!a || !b) throw new Error('a stitch has two ends')
+      for (const share of [0.25, 0.5, 0.75]) expect(isOut({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share })).toBe(false)
+    }
+  })
+})

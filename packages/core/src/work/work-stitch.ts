@@ -17,6 +17,7 @@ import {
 import { compileStitch } from './compile.ts'
 import type { BlockName, CompiledMove, CompiledPass, CompiledPoint, CompiledReference } from './compiled.ts'
 import { type Around, findPoint, type FoundPoint } from './find-point.ts'
+import { keepWithin } from './keep-within.ts'
 import { type Frame, meetsItself, type Placed, type Run } from './frames.ts'
 import { guideValues, isNow, labelCounted, preparesFor, stitchesInRepeat } from './meanings.ts'
 import { type Hand, workMove } from './moves/index.ts'
@@ -83,6 +84,7 @@ class Worker implements Hand {
   private repeats = 0
   frame: Frame = NO_FRAME
   made: MoveRef = NOTHING_MADE
+  private keepsWithin = false
   /** The guide, or the part of it that is worked just now. */
   guide: ReadGuide
   private frameIndex = 0
@@ -124,6 +126,7 @@ class Worker implements Hand {
       this.isLaterPiece = piece !== pieces[0]
       this.role = pass.pass.thread ?? MAIN_ROLE
       const goesOn = pass.pass.continues ?? (this.isLaterPiece && guide.kind === 'spots')
+      this.keepsWithin = pass.pass.within ?? false
       this.thread.beginPass(this.settings(this.role, pass.pass.lie ?? 'round'), goesOn)
       const before = { repeats: this.repeats, counts: new Map(this.thread.log.counts) }
       const problems = this.pass(pass, index)
@@ -304,7 +307,8 @@ class Worker implements Hand {
 
   readonly point = (form: CompiledPoint): FoundPoint | null => {
     const around: Around = { index: this.frameIndex, frames: this.frames, value: this.value, last: () => this.thread.lastPoint, thread: this.way }
-    return findPoint(form, this.frame, around)
+    const found = findPoint(form, this.frame, around)
+    return found && this.keepsWithin && this.guide.kind === 'shape' ? keepWithin(found, this.frame.at(0, 0).at, this.guide.region) : found
   }
 
   private readonly way = (reference: CompiledReference): readonly Point[] => this.thread.log.find(this.reference(reference), this.frame.at(0, 0).at).points

@@ -111,6 +111,8 @@ export const GERMAN_NAMES: Readonly<Record<string, string>> = {
   granitos: 'Granitos',
   'double-seed': 'Doppelter Streustich',
   'simple-leaf': 'Einfaches Blatt',
+  'ceylon-stitch': 'Ceylonstich',
+  'flat-knot-join': 'Kreuzknoten zum Anknoten',
   'sheaf-stitch': 'Garbenstich',
   'tufted-stitch': 'Smyrnastich',
   'encroaching-satin': 'Übergreifender Plattstich',

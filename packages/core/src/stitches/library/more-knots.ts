@@ -238,4 +238,49 @@ export const moreKnots: readonly StitchDocument[] = [
     slips: [{ see: 'The knot slides up the spoke', mend: 'Hold the thread down along the edge until the needle is through.' }],
     unpick: 'Undo the last knot with the needle\u2019s eye, then the loop.',
   }),
+  stitch({
+    id: 'flat-knot-join',
+    name: 'Flat-knot join',
+    also: ['Reef-knot join'],
+    family: 'knot',
+    guide: ['spots', 'spot'],
+    parameters: {
+      L: { name: 'Ends', usual: '3+4*W', min: '4*W', max: 12 },
+      g: { name: 'Loop', usual: '0.3+2.2*W', min: '1.6*W', max: 4 },
+    },
+    passes: [
+      {
+        name: 'old thread',
+        place: { once: true },
+        repeat: [{ up: ['-L', '-g/2'] }, { by: ['g/2', '-g/2'], as: 'upper' }, { by: ['g/2', 'g/2'], as: 'tip' }, { down: ['-L', 'g/2'], as: 'lower' }],
+      },
+      {
+        name: 'new thread',
+        thread: 'second',
+        place: { once: true },
+        repeat: [
+          { up: ['L', '-g/2'] },
+          { under: ['tip*'], at: 0.25, from: 'ahead' },
+          { over: ['upper*'], at: 0.85, from: 'left' },
+          { under: ['upper*', 'lower*'], at: 0.75, from: 'right' },
+          { over: ['lower*'], at: 0.15, from: 'right' },
+          { under: ['tip*'], at: 0.75, from: 'behind' },
+          { down: ['L', 'g/2'], as: 'end' },
+        ],
+      },
+    ],
+    marks: 'ends-only',
+    practice: { kind: 'spots', count: 3, apartMm: 22 },
+    goodFor: ['a new thread in weaving, where no end can go to the back', 'cord that is long enough only when joined'],
+    tension: 'firm',
+    look: { front: 'Two loops hooked into each other, both ends of each thread on its own side and side by side.', back: 'Only the ends.' },
+    lookAlikes: [{ name: 'Four-legged knot', tell: 'it is one thread, knotted about a crossing.' }],
+    slips: [
+      {
+        see: 'One thread stands up out of the other',
+        mend: 'Its ends came out on different sides of the loop, which is a knot that slips: open it and cross the second half the other way.',
+      },
+    ],
+    unpick: 'Push the loops apart with the eye of the needle.',
+  }),
 ]

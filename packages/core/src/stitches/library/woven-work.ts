@@ -16,6 +16,14 @@ function weaving(edge: string): Pass {
   }
 }
 
+/** As many columns as have room, the same in every row. */
+const COLUMNS = {
+  along: { from: 'a', to: 'b' },
+  every: 'span/max(1,round(span/L))',
+  offset: '0.5*span/max(1,round(span/L))',
+  back: true,
+}
+
 export const wovenWork: readonly StitchDocument[] = [
   stitch({
     id: 'woven-wheel',
@@ -197,6 +205,66 @@ export const wovenWork: readonly StitchDocument[] = [
     look: { front: 'Rows of small loops, each hanging from the one above.', back: 'Only stitches along the edge.' },
     slips: [{ see: 'The rows lose a loop', mend: 'Count the loops of each row; begin and end in the cloth at the very edge.' }],
     unpick: 'Draw back row by row from the end; nothing is in the cloth but the edges.',
+  }),
+  stitch({
+    id: 'ceylon-stitch',
+    name: 'Ceylon stitch',
+    also: ['Knitted filling'],
+    family: 'woven',
+    guide: ['shape'],
+    parameters: {
+      R: { name: 'Between rows', measures: 'apart', usual: '0.6+2.6*W', min: '1.8*W', max: 5 },
+      L: { name: 'Loop', usual: '0.8+2.8*W', min: '2.2*W', max: 6 },
+    },
+    passes: [
+      {
+        name: 'rows',
+        place: { across: { pitch: 'R', turn: 180 } },
+        repeat: [
+          [
+            { up: 'b', when: 'first' },
+            { down: 'a', as: 'bar', when: 'first' },
+            { up: 'b' },
+            {
+              each: COLUMNS,
+              moves: [
+                { under: ['bar*'], from: 'right', as: 'rise' },
+                { by: ['-0.5*span/max(1,round(span/L))', '0.4*R'], as: 'fall' },
+              ],
+              when: 'first',
+            },
+            {
+              each: COLUMNS,
+              moves: [
+                { under: ['raise*', 'drop*'], at: 0.35, from: 'behind', as: 'rise' },
+                { by: ['-0.5*span/max(1,round(span/L))', '0.4*R'], as: 'fall' },
+              ],
+              when: 'not-first',
+            },
+            { down: 'a' },
+          ],
+          [
+            { up: 'b' },
+            {
+              each: COLUMNS,
+              moves: [
+                { under: ['rise*', 'fall*'], at: 0.35, from: 'behind', as: 'raise' },
+                { by: ['-0.5*span/max(1,round(span/L))', '0.4*R'], as: 'drop' },
+              ],
+            },
+            { down: 'a' },
+          ],
+        ],
+      },
+    ],
+    marks: 'guide-only',
+    practice: { kind: 'shape', widthMm: 11, heightMm: 14, outline: 'rectangle' },
+    goodFor: ['woollen things: a scarf, a cap', 'fillings that look knitted'],
+    tension: 'easy',
+    look: { front: 'Rows of crossed loops, one column under the other, as if knitted.', back: 'The rows are carried back from side to side.' },
+    lookAlikes: [{ name: 'Needle lace filling', tell: 'its loops hang between the loops above and are not crossed.' }],
+    slips: [{ see: 'A column stops', mend: 'Pass under both threads of the crossing above, every column in every row, and always from right to left.' }],
+    unpick: 'Draw back row by row from the last; only the ends of the rows are in the cloth.',
   }),
   stitch({
     id: 'felt-padding',

@@ -75,7 +75,8 @@ function slidePast(
       return share === null ? nearestOnThread(segment.points, lead.at) : placeOnThread(segment.points, share)
     }),
   ]
-  if (how.advanceMm > 0) thread.driftMm = Math.max(thread.driftMm, distance(lead.at, near) - how.advanceMm)
+  // What is hooked into its own last stitch cannot lose its place.
+  if (how.advanceMm > 0 && segments[0]?.made.pass !== context.made.pass) thread.driftMm = Math.max(thread.driftMm, distance(lead.at, near) - how.advanceMm)
   const before = way[way.length - 1] as Point3
   const side = sideOf(lead, how.from, before, context)
   const past = wayPast({
