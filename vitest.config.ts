@@ -1,6 +1,15 @@
 import { defineConfig } from 'vitest/config'
 
+/** Where nothing is built a worker has no address: what begins one is tested in a browser. */
+const noWorkers = {
+  name: 'no-workers',
+  enforce: 'pre' as const,
+  resolveId: (source: string) => (source.endsWith('?beside-page') ? '\0no-worker' : null),
+  load: (id: string) => (id === '\0no-worker' ? "export default ''" : null),
+}
+
 export default defineConfig({
+  plugins: [noWorkers],
   test: {
     include: ['packages/**/*.test.ts', 'apps/**/*.test.ts', 'apps/web/**/*.test.tsx', 'scripts/**/*.test.ts'],
     testTimeout: 30_000,
