@@ -29,6 +29,7 @@ import { LIBRARY } from '@lemmata/core/stitches'
 import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 import type { Answer, Command } from './command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
+import { kit } from './kit-command.ts'
 import { gallery } from './gallery.ts'
 
 function work(given: unknown): Result<Answer> {
@@ -310,6 +311,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   svg: { needsFile: true, run: svg },
   sheet: { needsFile: true, run: sheet },
   carries: { needsFile: true, run: carries },
+  kit: { needsFile: true, run: kit },
   layout: { needsFile: true, run: layout },
   import: { needsFile: true, isText: true, run: importSvg },
 }

@@ -159,6 +159,22 @@ describe('lemmata', () => {
     expect(bad.err).toMatch(/a move is one of up, down, drawn, by, wrap/)
   })
 
+  it('kit: needlefuls by role as they are worked, cut for all, and what is bought', () => {
+    const sampler = bandSampler('2026-12-03')
+    const { status, out } = lemmata(['kit', '-'], sampler)
+    expect(status).toBe(0)
+    const kit = JSON.parse(out) as Kit
+    const worked = JSON.parse(lemmata(['work', '-'], sampler).out) as { exercises: Record<string, { threads: readonly { needlefuls: number }[] }> }
+    expect(kit.kits).toBe(kit.learners + kit.spares)
+    const inOne = kit.threads.flatMap((one) => one.perKit.needlefuls).reduce((sum, one) => sum + one.count, 0)
+    expect(inOne).toBe(Object.values(worked.exercises).flatMap((one) => one.threads).reduce((sum, one) => sum + one.needlefuls, 0))
+    for (const { perKit, cut } of kit.threads)
+      expect(cut.flatMap((one) => one.bundles).reduce((sum, one) => sum + one.count, 0)).toBe(kit.kits * perKit.cut.reduce((sum, one) => sum + one.count, 0))
+    expect(kit.threads[0]?.words).toMatch(/^\d+ (skeins?|balls?|reels?) of \d/)
+    expect(kit.shopping.map((one) => one.group)).toEqual(expect.arrayContaining(['Thread', 'Needles', 'Cloth', 'Tools']))
+    expect(lemmata(['kit', '-'], { cloth: 3 }).status).toBe(1)
+  })
+
   it('carries: the order of pieces, what is carried and what begun anew', () => {
     const { status, out } = lemmata(['carries', '-'], bandSampler('2026-12-03'))
     expect(status).toBe(0)
@@ -188,3 +204,15 @@ describe('lemmata', () => {
     expect(bad.err).toMatch(/not an SVG file that can be read/)
   })
 })
+
+interface Kit {
+  readonly learners: number
+  readonly spares: number
+  readonly kits: number
+  readonly threads: readonly {
+    readonly words: string
+    readonly perKit: { readonly needlefuls: readonly { readonly count: number }[]; readonly cut: readonly { readonly count: number }[] }
+    readonly cut: readonly { readonly bundles: readonly { readonly count: number }[] }[]
+  }[]
+  readonly shopping: readonly { readonly group: string }[]
+}
