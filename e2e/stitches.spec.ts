@@ -31,7 +31,9 @@ test('every stitch on the wall has its picture, as an image: a canvas each would
   const count = await swatches.count()
   expect(count).toBeGreaterThan(100)
   await expect(page.locator('.swatch canvas')).toHaveCount(0)
-  const pictures = await page.locator('.swatch img').evaluateAll((all) => all.map((one) => [(one as HTMLImageElement).naturalWidth, (one as HTMLImageElement).alt]))
+  const pictures = await page
+    .locator('.swatch img')
+    .evaluateAll((all) => all.map((one) => [(one as HTMLImageElement).naturalWidth, (one as HTMLImageElement).alt]))
   expect(pictures).toHaveLength(count)
   for (const [width, alt] of pictures) {
     expect(width, String(alt)).toBeGreaterThan(300)

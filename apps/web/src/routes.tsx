@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
               { path: 'order', lazy: async () => ({ Component: (await import('./order/OrderStage.tsx')).OrderStage }) },
               { path: 'cloth', lazy: async () => ({ Component: (await import('./cloth/ClothStage.tsx')).ClothStage }) },
               { path: 'thread', lazy: async () => ({ Component: (await import('./thread/ThreadStage.tsx')).ThreadStage }) },
+              { path: 'kit', lazy: async () => ({ Component: (await import('./kit/KitPage.tsx')).KitPage }) },
               { path: 'sheets', lazy: async () => ({ Component: (await import('./sheets/SheetsStage.tsx')).SheetsStage }) },
             ],
           },

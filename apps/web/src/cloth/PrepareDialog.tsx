@@ -1,5 +1,5 @@
 /** The cloth before the first stitch: the piece, the class's pieces on a width of cloth, what is done when, and the hoop. */
-import { cutForClass, type CutPlan, hoopingChecks, preparationOf } from '@lemmata/core/cutting'
+import { cutForClass, hoopingChecks, preparationOf } from '@lemmata/core/cutting'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { clothCare } from '@lemmata/core/materials'
 import type { Cutting, Sampler } from '@lemmata/core/sampler'
@@ -11,6 +11,7 @@ import { dayInWords, daysBefore } from '../look/dates.ts'
 import { Field, LengthField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
 import { FeltList } from './FeltList.tsx'
+import { PlanPicture } from './PlanPicture.tsx'
 
 interface Props {
   readonly sampler: Sampler
@@ -100,24 +101,5 @@ export function PrepareDialog({ sampler, done, onClose }: Props) {
         </div>
       </div>
     </Modal>
-  )
-}
-
-/** The cloth with its selvedges, the warp upright. */
-function PlanPicture({ plan, label }: { plan: CutPlan; label: string }) {
-  const { usableMm, lengthMm, widthMm, heightMm, places } = plan
-  const edge = usableMm * 0.012
-  return (
-    <svg className="cut-plan" role="img" aria-label={label} viewBox={`${-edge} 0 ${usableMm + 2 * edge} ${lengthMm}`} preserveAspectRatio="xMidYMin meet">
-      <rect x={-edge} y={0} width={usableMm + 2 * edge} height={lengthMm} className="cut-cloth" />
-      <rect x={-edge} y={0} width={edge} height={lengthMm} className="cut-selvedge" />
-      <rect x={usableMm} y={0} width={edge} height={lengthMm} className="cut-selvedge" />
-      {places.map(({ x, y }) => (
-        <g key={`${x} ${y}`}>
-          <rect x={x} y={y} width={widthMm} height={heightMm} className="cut-piece" vectorEffect="non-scaling-stroke" />
-          <path d={`M ${x + widthMm / 2} ${y + heightMm * 0.62} v ${-heightMm * 0.24}`} className="cut-warp" vectorEffect="non-scaling-stroke" />
-        </g>
-      ))}
-    </svg>
   )
 }

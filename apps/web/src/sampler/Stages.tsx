@@ -7,6 +7,9 @@ import { exerciseSelected } from '../store/sampler.ts'
 import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import type { StageState } from './stage-states.ts'
 
+/** Pages that belong to a stage. */
+const BESIDE: Readonly<Record<string, string>> = { thread: 'kit' }
+
 export function Stages({ stages }: { stages: readonly StageState[] }) {
   const nav = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
@@ -21,7 +24,7 @@ export function Stages({ stages }: { stages: readonly StageState[] }) {
           <NavLink to={stage.id} className="stage" title={`Alt+${index + 1}`}>
             {({ isActive }) => (
               <>
-                <Sewn complete={stage.complete} here={isActive} />
+                <Sewn complete={stage.complete} here={isActive || pathname.endsWith(`/${BESIDE[stage.id] ?? ''}`)} />
                 <span className="name">
                   {stage.name}
                   {stage.wrong.length > 0 && !isActive && (

@@ -12,6 +12,7 @@ import { letterOf } from '@lemmata/core/sheets'
 import { formatThread } from '@lemmata/core/units'
 import { Segmented } from 'antd'
 import { type KeyboardEvent, type MouseEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { Link } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
@@ -66,6 +67,11 @@ export function ThreadStage() {
         ) : (
           <span className="quiet">{by === 'exercise' ? 'Lines and eyes drawn at 4 times true size' : 'What each thread is used for'}</span>
         )}
+        <span className="toolbar-end">
+          <Link to="../kit" className="link-button">
+            Kit and cut list
+          </Link>
+        </span>
       </div>
       {sampler.exercises.length === 0 ? (
         <p className="quiet stage-empty">No exercise yet. Choose a stitch first.</p>

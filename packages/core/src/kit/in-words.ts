@@ -19,8 +19,11 @@ export function partInWords({ kind, lengths }: Pick<ColourToCut, 'kind' | 'lengt
 /** "1 skein of 8 m, 2.1 m left". */
 export function putUpsInWords({ kind, putUps, leftMm }: Pick<ColourToCut, 'kind' | 'putUps' | 'leftMm'>): string {
   const { word, lengthMm } = kind.putUp
-  return `${counted(putUps, word)} of ${formatThread(lengthMm)}, ${formatThread(leftMm)} left`
+  return `${counted(putUps, word)} of ${lengthMm / 1000} m, ${leftInWords(leftMm)} left`
 }
+
+/** Nobody measures a rest to the centimetre. */
+const leftInWords = (mm: number): string => (mm >= 1000 ? `${(mm / 1000).toFixed(1)} m` : formatThread(mm))
 
 /** "3 and 3": how one length is parted. */
 export const partingInWords = (bundles: readonly number[]): string => listInWords(bundles.map(String))

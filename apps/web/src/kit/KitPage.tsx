@@ -1,0 +1,116 @@
+/** The class's kit at the cutting table: one colour at a time, ticked kit by kit; cloth, needles, bags, and what is bought. */
+import { type Kit, planKit, shoppingList, toolsFor } from '@lemmata/core/kit'
+import type { Sampler } from '@lemmata/core/sampler'
+import { counted } from '@lemmata/core/units'
+import { Button, Segmented } from 'antd'
+import { useMemo, useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { Link, useParams } from 'react-router'
+import { useWorked } from '../compute/use-worked.ts'
+import { useSampler } from '../sampler/use-sampler.ts'
+import { downloadText } from '../stitches/download.ts'
+import { BuyTable } from './BuyTable.tsx'
+import { ClothToCut } from './ClothToCut.tsx'
+import { shoppingCsv } from './kit-csv.ts'
+import { NeedlesAndTools } from './NeedlesAndTools.tsx'
+import { PackTable } from './PackTable.tsx'
+import { ThreadToCut } from './ThreadToCut.tsx'
+import { bagTicks, nameOfTick, threadTicks } from './ticks.ts'
+import { type TickList, useTicks } from './use-ticks.ts'
+
+const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Buy'] as const
+type View = (typeof VIEWS)[number]
+
+export function KitPage() {
+  const sampler = useSampler()
+  const { done, complete } = useWorked()
+  const { id = '' } = useParams()
+  const kit = useMemo(() => (complete ? planKit(sampler, done) : null), [complete, sampler, done])
+  return (
+    <div className="stage-frame kit">
+      <h1 className="visually-hidden">Kit and cut list</h1>
+      {kit === null ? (
+        <p className="quiet stage-empty">Counting the thread …</p>
+      ) : sampler.exercises.length === 0 ? (
+        <p className="quiet stage-empty">No exercise yet: there is nothing to cut. Choose a stitch first.</p>
+      ) : (
+        <Kits id={id} sampler={sampler} kit={kit} />
+      )}
+    </div>
+  )
+}
+
+function Kits({ id, sampler, kit }: { readonly id: string; readonly sampler: Sampler; readonly kit: Kit }) {
+  const { done } = useWorked()
+  const [view, setView] = useState<View>('Thread')
+  const tools = useMemo(() => toolsFor(done, kit.stiletto), [done, kit.stiletto])
+  const list = useMemo(() => shoppingList(sampler, kit, tools), [sampler, kit, tools])
+  const threads = useMemo(() => threadTicks(kit), [kit])
+  const bags = useMemo(() => bagTicks(kit), [kit])
+  const all = useMemo(() => [...threads, ...bags], [threads, bags])
+  const ticks = useTicks(id, all)
+  const ofView = view === 'Pack' ? bags : threads
+  const next = ofView.find((one) => !ticks.has(one)) ?? null
+  const isTicked = view === 'Thread' || view === 'Pack'
+  useHotkeys('space', () => next !== null && ticks.toggle(next), { enabled: isTicked, preventDefault: true }, [next, ticks, isTicked])
+  useHotkeys('z', () => ticks.takeBack(), { enabled: isTicked, preventDefault: true }, [ticks, isTicked])
+  return (
+    <>
+      <div className="toolbar">
+        <Link to="../thread" className="link-button">
+          ‹ Thread
+        </Link>
+        <span className="kit-for">
+          <strong>Kit and cut list</strong>
+          <span className="quiet">{kitsInWords(kit)}</span>
+        </span>
+        <Segmented aria-label="What is shown" value={view} onChange={setView} options={[...VIEWS]} />
+        <span className="toolbar-end">
+          <Button onClick={() => downloadText(`what to buy, ${sampler.name}.csv`, shoppingCsv(list), 'text/csv')}>Buy list as CSV</Button>
+          <Button onClick={() => window.print()}>Print</Button>
+        </span>
+      </div>
+      <div className="stage-scroll kit-view">
+        {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} />}
+        {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} />}
+        {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}
+        {view === 'Pack' && <PackTable sampler={sampler} kit={kit} ticks={ticks} next={next} />}
+        {view === 'Buy' && <BuyTable list={list} />}
+      </div>
+      {isTicked && <Foot kit={kit} ticks={ticks} all={ofView} next={next} />}
+    </>
+  )
+}
+
+function kitsInWords({ learners, spares, kits, leftHanded }: Kit): string {
+  const left = leftHanded > 0 ? `, ${leftHanded} left-handed` : ''
+  return `${counted(learners, 'learner')}${left}${spares > 0 ? ` and ${counted(spares, 'spare')}` : ''}: ${counted(kits, 'kit')}`
+}
+
+interface FootProps {
+  readonly kit: Kit
+  readonly ticks: TickList
+  readonly all: readonly string[]
+  readonly next: string | null
+}
+
+function Foot({ kit, ticks, all, next }: FootProps) {
+  const made = all.filter(ticks.has).length
+  const said = next === null ? 'All of it is done.' : `${nameOfTick(kit, next)} is next.`
+  return (
+    <div className="kit-foot">
+      <p aria-live="polite">
+        <strong>
+          {made} of {all.length} done.
+        </strong>{' '}
+        {said}
+      </p>
+      <Button size="large" disabled={ticks.last === null} onClick={ticks.takeBack}>
+        Undo the last tick
+      </Button>
+      <Button size="large" type="primary" disabled={next === null} onClick={() => next !== null && ticks.toggle(next)}>
+        {next === null ? 'Done' : `${nameOfTick(kit, next)}: done`}
+      </Button>
+    </div>
+  )
+}

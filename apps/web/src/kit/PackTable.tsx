@@ -1,0 +1,62 @@
+/** Bag by bag: what lies in each, and a tick when it is closed. The last bags are for the left hand. */
+import { hoopInWords, type Kit } from '@lemmata/core/kit'
+import { nameNeedle, nameThread } from '@lemmata/core/materials'
+import type { Sampler } from '@lemmata/core/sampler'
+import { counted, formatLength } from '@lemmata/core/units'
+import { strandsInWords } from '@lemmata/core/assign'
+import { bagTicks } from './ticks.ts'
+import type { TickList } from './use-ticks.ts'
+
+interface Props {
+  readonly sampler: Sampler
+  readonly kit: Kit
+  readonly ticks: TickList
+  readonly next: string | null
+}
+
+export function PackTable({ sampler, kit, ticks, next }: Props) {
+  return (
+    <div className="kit-pack">
+      <ul className="kit-bags">
+        {bagTicks(kit).map((tick, index) => (
+          <li key={tick} className={ticks.has(tick) ? 'is-done' : tick === next ? 'is-now' : undefined}>
+            <button type="button" className="kit-box" aria-pressed={ticks.has(tick)} aria-label={`Bag ${index + 1}`} onClick={() => ticks.toggle(tick)}>
+              {ticks.has(tick) ? '✓' : index + 1}
+            </button>
+            <span>{whose(kit, index)}</span>
+          </li>
+        ))}
+      </ul>
+      <div>
+        <h2>In every bag</h2>
+        <ul className="kit-list">
+          <li>
+            {counted(kit.needles.length, 'needle')}: {kit.needles.map(({ needle }) => nameNeedle(needle)).join(', ')}
+          </li>
+          {sampler.workingHoop && <li>{hoopInWords(sampler.workingHoop, (mm) => formatLength(mm, sampler.units, sampler.units === 'mm' ? 0 : 1))}</li>}
+          <li>
+            Cloth, {formatLength(kit.cloth.piece.widthMm, sampler.units, 0)} by {formatLength(kit.cloth.piece.heightMm, sampler.units, 0)}
+          </li>
+          {kit.marking && <li>{kit.marking.name}</li>}
+          <li>The sheets, and the pattern</li>
+        </ul>
+        <h2>On the card, {counted(kit.threadsOnCard, 'thread')}</h2>
+        <ul className="kit-list">
+          {kit.colours.map(({ thread, kind, kit: one }) => (
+            <li key={thread.id}>
+              <span className="kit-dot" style={{ background: thread.colour.hex }} aria-hidden="true" />
+              {thread.colour.name}, {nameThread(kind).toLowerCase()}:{' '}
+              {one.cut.map((cut) => (kind.putUp.strands === 1 ? String(cut.count) : `${cut.count} of ${strandsInWords(cut.strands)}`)).join(', ')}
+            </li>
+          ))}
+        </ul>
+      </div>
+    </div>
+  )
+}
+
+/** Learners first, of these the left-handed last; then what is to spare. */
+function whose({ learners, leftHanded }: Kit, index: number): string {
+  if (index >= learners) return 'to spare'
+  return index >= learners - leftHanded ? 'for a left hand: left-handed sheets' : 'for a right hand'
+}

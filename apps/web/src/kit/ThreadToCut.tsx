@@ -1,0 +1,98 @@
+/** A colour after the other: how many lengths are cut, how they are parted, and a box for every kit that has its threads. */
+import { cutInWords, type ColourToCut, type Kit, partInWords, putUpsInWords } from '@lemmata/core/kit'
+import { nameThread } from '@lemmata/core/materials'
+import { formatThread } from '@lemmata/core/units'
+import { useEffect, useRef } from 'react'
+import { Spool } from '../thread/fields.tsx'
+import { ticksOfColour } from './ticks.ts'
+import type { TickList } from './use-ticks.ts'
+
+interface Props {
+  readonly kit: Kit
+  readonly ticks: TickList
+  readonly next: string | null
+}
+
+export function ThreadToCut({ kit, ticks, next }: Props) {
+  const lengths = [...new Set(kit.colours.flatMap((one) => one.lengths.map((length) => length.lengthMm)))]
+  return (
+    <>
+      <p className="kit-rule">
+        {lengths.length === 1 && lengths[0] !== undefined ? (
+          <strong>Every length is {formatThread(lengths[0])}.</strong>
+        ) : (
+          <strong>Lengths differ: read each line.</strong>
+        )}{' '}
+        Tick a kit when its threads are in its bag. Scissors closed when they are put down.
+      </p>
+      <ul className="kit-colours">
+        {kit.colours.map((colour) => (
+          <Colour key={colour.thread.id} colour={colour} kits={kit.kits} ticks={ticks} next={next} lengthsDiffer={lengths.length > 1} />
+        ))}
+      </ul>
+    </>
+  )
+}
+
+interface ColourProps {
+  readonly colour: ColourToCut
+  readonly kits: number
+  readonly ticks: TickList
+  readonly next: string | null
+  readonly lengthsDiffer: boolean
+}
+
+function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
+  const { thread, kind, kit } = colour
+  const all = ticksOfColour(colour, kits)
+  const isNow = next !== null && all.includes(next)
+  const row = useRef<HTMLLIElement>(null)
+  useEffect(() => {
+    if (isNow) row.current?.scrollIntoView({ block: 'nearest' })
+  }, [isNow, next])
+  const inEach = kit.cut.reduce((sum, one) => sum + one.count, 0)
+  return (
+    <li
+      ref={row}
+      className={all.every(ticks.has) ? 'kit-colour is-done' : isNow ? 'kit-colour is-now' : 'kit-colour'}
+      aria-label={`${thread.colour.name}, ${nameThread(kind).toLowerCase()}`}
+    >
+      <div className="kit-spool">
+        <Spool hex={thread.colour.hex} />
+        <div>
+          <h2>{thread.colour.name}</h2>
+          <p>{nameThread(kind).toLowerCase()}</p>
+          <p>{putUpsInWords(colour)}</p>
+        </div>
+      </div>
+      <div>
+        {colour.lengths.map(({ lengthMm, parted }, index) => (
+          <div key={lengthMm}>
+            <p className="kit-cut">
+              {cutInWords(parted.lengths)}
+              {lengthsDiffer ? ` of ${formatThread(lengthMm)}` : ''}
+            </p>
+            <p className="kit-part">{partInWords(colour, index)}</p>
+          </div>
+        ))}
+        <p className="quiet kit-each">
+          In each kit {inEach}, {kit.spare} of them to spare.
+        </p>
+        <div className="kit-boxes" role="group" aria-label={`Kits that have their ${thread.colour.name}`}>
+          {all.map((tick, index) => (
+            <button
+              key={tick}
+              type="button"
+              className="kit-box"
+              aria-pressed={ticks.has(tick)}
+              aria-label={`Kit ${index + 1}`}
+              onClick={() => ticks.toggle(tick)}
+            >
+              {ticks.has(tick) ? '✓' : index + 1}
+            </button>
+          ))}
+        </div>
+      </div>
+    </li>
+  )
+}

@@ -1,0 +1,74 @@
+/** At the cutting table: what is cut and parted, ticked kit by kit, packed, bought; by key, in two windows, on paper. */
+import { dialSampler } from '@lemmata/contract/testing'
+import { readFileSync } from 'node:fs'
+import { expect, type Page, test } from '@playwright/test'
+import { makeTeacher, nothingSerious, stage } from './pages.ts'
+
+async function openKit(page: Page): Promise<void> {
+  const sampler = dialSampler()
+  await makeTeacher(page)
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'it.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sampler)) })
+  await page.getByRole('link', { name: sampler.name, exact: true }).first().click()
+  await stage(page, 'Thread')
+  await page.getByRole('link', { name: 'Kit and cut list' }).click()
+  await expect(page.locator('.kit-colour').first()).toBeVisible()
+}
+const done = (page: Page) => page.locator('.kit-foot p')
+
+test('colours are cut one after the other, ticked by key and by touch, kept over a reload and shared by two windows', async ({ page, context }) => {
+  await openKit(page)
+  const first = page.locator('.kit-colour').first()
+  await expect(first.locator('.kit-cut')).toHaveText(/^Cut \d+ lengths?$/)
+  await expect(first).toHaveClass(/is-now/)
+  const name = await first.getByRole('heading').innerText()
+  const boxes = await first.getByRole('button').count()
+  for (let kit = 1; kit <= boxes; kit += 1) await page.keyboard.press('Space')
+  await expect(first).toHaveClass(/is-done/)
+  await expect(page.locator('.kit-colour').nth(1)).toHaveClass(/is-now/)
+  await expect(done(page)).toContainText(`${boxes} of `)
+  await page.keyboard.press('z')
+  await expect(done(page)).toContainText(`${name}, kit ${boxes} is next.`)
+
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(done(other)).toContainText(`${boxes - 1} of `)
+  await other.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2' }).click()
+  await expect(page.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2' })).toHaveAttribute('aria-pressed', 'true')
+  await other.close()
+  await page.reload()
+  await expect(done(page)).toContainText(`${boxes} of `)
+  await nothingSerious(page, 'the cut list')
+})
+
+test('bags say for which hand; needles and tools say what serves instead; the list goes out as figures', async ({ page }) => {
+  await openKit(page)
+  await page.getByText('Pack', { exact: true }).click()
+  await page.getByRole('button', { name: 'Bag 1: done' }).click()
+  await expect(page.getByRole('button', { name: 'Bag 1', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  await nothingSerious(page, 'packing')
+  await page.getByText('Needles and tools', { exact: true }).click()
+  await expect(page.getByRole('cell', { name: /^Small pointed scissors/ })).toBeVisible()
+  await expect(page.getByText(/keep to the rules of the place where you teach/)).toBeVisible()
+  await nothingSerious(page, 'needles and tools')
+  await page.getByText('Buy', { exact: true }).click()
+  const rows = await page.locator('.kit-table tbody tr').count()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Buy list as CSV' }).click()
+  const text = readFileSync(await (await download).path(), 'utf8')
+  expect(text.trimEnd().split('\r\n')).toHaveLength(rows + 1)
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const view of ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Buy']) {
+    await page.locator('.kit .ant-segmented').getByText(view, { exact: true }).click()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(390)
+  }
+})
+
+test('on paper the boxes are open and nothing of the page is left', async ({ page }) => {
+  await openKit(page)
+  await page.keyboard.press('Space')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('.kit-colour').first()).toBeVisible()
+  await expect(page.locator('.kit-foot')).toBeHidden()
+  await expect(page.locator('.head')).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+})
