@@ -4,7 +4,18 @@
  */
 import { caution, error, failure, mm, type Problem, type Result, success, type Told } from '../base/index.ts'
 import type { GuideKind } from '../guide/index.ts'
-import { type Bundle, type Cloth, contrast, makeBundle, type Needle, type NeedleFit, nameThread, type ThreadKind, wantedShaft } from '../materials/index.ts'
+import {
+  type Bundle,
+  type Cloth,
+  contrast,
+  isCounted,
+  makeBundle,
+  type Needle,
+  type NeedleFit,
+  nameThread,
+  type ThreadKind,
+  wantedShaft,
+} from '../materials/index.ts'
 import {
   applyBase,
   applyVariant,
@@ -114,6 +125,7 @@ export function assignMaterials(exercise: Omit<Exercise, 'on'>, guide: GuideKind
       parameters: before.value,
       materials: materialValues(first.bundle, cloth, near),
       given: exercise.materials?.[one.role]?.needle,
+      counted: guide === 'grid' && isCounted(around.cloth.kind),
     })
     if (!needle.ok) return needle
     problems.push(...needle.value.problems)

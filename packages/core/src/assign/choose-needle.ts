@@ -38,6 +38,8 @@ export interface NeedleQuestion {
   readonly parameters: ParameterValues
   readonly materials: MaterialValues
   readonly given: NeedleChoice | undefined
+  /** Worked between the threads of a cloth that is counted, where a blunt point finds its way. */
+  readonly counted: boolean
 }
 
 export interface ChosenNeedle {
@@ -56,7 +58,7 @@ export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
     cloth,
     school,
     wraps: mostWraps(question),
-    blunt: staysOnTheSurface(question.document, role),
+    blunt: question.counted || staysOnTheSurface(question.document, role),
     plunges: isLaidWhole(question.document, role),
   })
   const best = needles[0] as NeedleFit
@@ -103,15 +105,14 @@ function isLaidWhole(document: StitchDocument, role: ThreadRole): boolean {
   return passes.some(plunges) && passes.every((pass) => plunges(pass) || holds(pass))
 }
 
-/** It slides under threads from beginning to end: only its ends go through the cloth. */
+/** A pass of it slides under threads from beginning to end: a web is woven with the needle that laid its few spokes. */
 function staysOnTheSurface(document: StitchDocument, role: ThreadRole): boolean {
-  const passes = passesOf(document, role)
-  const repeats = passes.flatMap((pass) =>
-    cycleOf(pass)
+  return passesOf(document, role).some((pass) => {
+    const repeat = cycleOf(pass)
       .flat()
-      .flatMap((move) => ('each' in move ? move.moves : [move])),
-  )
-  return repeats.some((move) => 'under' in move || 'over' in move) && !repeats.some((move) => 'up' in move || 'down' in move)
+      .flatMap((move) => ('each' in move ? move.moves : [move]))
+    return repeat.some((move) => 'under' in move || 'over' in move) && !repeat.some((move) => 'up' in move || 'down' in move)
+  })
 }
 
 /** The most turns that any wrap of this thread asks for. */

@@ -58,6 +58,8 @@ export function fitNeedles(work: NeedleWork): readonly NeedleFit[] {
   judged.sort(
     (a, b) =>
       rank[a.verdict] - rank[b.verdict] ||
+      // Where none serves, first those for which the hole has only to be opened.
+      Number(isTooThickForCloth(b)) - Number(isTooThickForCloth(a)) ||
       familyOrder(a.needle, work) - familyOrder(b.needle, work) ||
       Math.abs(a.difference) - Math.abs(b.difference) ||
       // On a tie the coarser one: easier to thread and to hold.
@@ -69,6 +71,11 @@ export function fitNeedles(work: NeedleWork): readonly NeedleFit[] {
   return [{ ...first, verdict: first.verdict === 'good' ? 'best' : first.verdict }, ...rest]
 }
 
+const isTooThickForCloth = ({ reason }: NeedleFit): boolean => reason.code === 'needle.cloth'
+
+/** A single hard thread so fine is sewn with, as a tie or to tack a raised piece: a sharp is finer at the eye. mm */
+const SEWING_MM = 0.25
+
 /** Families in the order in which a teacher would reach for them. */
 function familyOrder(needle: Needle, work: NeedleWork): number {
   const order =
@@ -78,7 +85,9 @@ function familyOrder(needle: Needle, work: NeedleWork): number {
         ? ['tapestry', 'chenille', 'embroidery', 'sharps', 'milliner']
         : work.plunges
           ? ['chenille', 'embroidery', 'sharps', 'milliner', 'tapestry']
-          : ['embroidery', 'chenille', 'sharps', 'milliner', 'tapestry']
+          : work.bundle.hard && work.bundle.diameterMm <= SEWING_MM
+            ? ['sharps', 'embroidery', 'milliner', 'chenille', 'tapestry']
+            : ['embroidery', 'chenille', 'sharps', 'milliner', 'tapestry']
   // Those for special jobs come after all that are reached for by themselves.
   const at = order.indexOf(needle.family.id)
   return at < 0 ? order.length : at
@@ -89,6 +98,8 @@ const EYE_TIGHT = 0.95
 const EYE_LEAST = 0.8
 const THINNER = { easy: -0.13, care: -0.2 }
 const THICKER = { easy: 0.2, care: 0.3 }
+/** What passes a cloth with ease is known to 15 %: a shaft of a twelfth more is not yet too thick. */
+const CLOTH_EASE = 1.08
 const CLOTH_CARE = 1.25
 
 function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
@@ -120,7 +131,8 @@ function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
   if (difference < THINNER.easy) return fit('with-care', 'rather-thin')
   if (difference > THICKER.easy) return fit('with-care', 'rather-thick')
   if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) return fit('with-care', 'blunt')
-  if (needle.shaftMm > clothLimit && !plunges) return fit('with-care', 'close-cloth')
+  // What stays on the surface goes through the cloth a few times only.
+  if (needle.shaftMm > clothLimit * CLOTH_EASE && !plunges && !work.blunt) return fit('with-care', 'close-cloth')
   if (plunges) return fit('good', needle.shaftMm > clothLimit ? 'plunges-opened' : 'plunges')
   return fit('good', 'right')
 }

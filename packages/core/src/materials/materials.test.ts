@@ -49,12 +49,52 @@ describe('needles', () => {
     [2, 0.62, 'Embroidery 8'],
     [3, 0.7, 'Embroidery 7'],
     [4, 0.77, 'Embroidery 5'],
+    [5, 0.83, 'Embroidery 4'],
+    [6, 0.88, 'Embroidery 4'],
   ])('%d strands want a shaft of %d mm: %s', (strands, shaft, name) => {
     const [best] = fitNeedles(work(cotton, strands))
     expect(wantedShaft(work(cotton, strands))).toBeCloseTo(shaft, 2)
     expect(best && nameNeedle(best.needle)).toBe(name)
     expect(best?.verdict).toBe('best')
     expect(best && toldInWords(best.reason)).toMatch(/mm shaft.*wanted/)
+  })
+
+  it('the school of the fine hole takes a size less, as it is often taught', () => {
+    const sizes = [1, 2, 3, 4, 6].map((strands) => fitNeedles(work(cotton, strands, { school: 'fine' }))[0]?.needle)
+    expect(sizes.map((needle) => needle?.family.id)).toEqual(Array(5).fill('embroidery'))
+    expect(sizes.map((needle) => needle?.size)).toEqual([10, 9, 8, 7, 5])
+  })
+
+  // Best and range of each family, from the rule worked by hand: wanted shaft, -13 to +20 %, and the eye.
+  it.each<[string, string | undefined, number, number, string, number, number]>([
+    ['stranded-cotton', undefined, 2, 0.62, 'embroidery', 9, 6],
+    ['stranded-cotton', undefined, 3, 0.7, 'tapestry', 26, 24],
+    ['stranded-cotton', undefined, 6, 0.88, 'milliner', 3, 1],
+    ['pearl-cotton', '12', 1, 0.7, 'embroidery', 8, 5],
+    ['pearl-cotton', '8', 1, 0.79, 'embroidery', 6, 3],
+    ['pearl-cotton', '8', 1, 0.79, 'chenille', 24, 22],
+    ['pearl-cotton', '5', 1, 0.95, 'tapestry', 22, 20],
+    ['pearl-cotton', '3', 1, 1.13, 'tapestry', 20, 18],
+    ['crewel-wool', undefined, 1, 0.82, 'embroidery', 6, 2],
+    ['tapestry-wool', undefined, 1, 1.33, 'chenille', 18, 18],
+    ['coton-a-broder', '16', 1, 0.67, 'embroidery', 8, 5],
+    ['sock-yarn', undefined, 1, 1.06, 'tapestry', 22, 18],
+  ])('%s %s, %d together: %d mm, %s %d to %d', (id, weight, strands, shaft, family, finest, coarsest) => {
+    const kind = findThreadKind(id, weight) as ThreadKind
+    // Cloth so open that it has no say.
+    const asked = work(kind, strands, {
+      cloth: { name: 'net', threadsPerCm: 4, thicknessMm: 0.3 },
+      wraps: family === 'milliner' ? 20 : 0,
+      blunt: family === 'tapestry',
+    })
+    expect(wantedShaft(asked)).toBeCloseTo(shaft, 1)
+    const serve = fitNeedles(asked).filter((fit) => fit.needle.family.id === family && (fit.verdict === 'best' || fit.verdict === 'good'))
+    const sizes = serve.map((fit) => fit.needle.size)
+    // A verdict turns on no hundredth: a size more or less at either end.
+    expect(Math.max(...sizes)).toBeGreaterThanOrEqual(finest - 2)
+    expect(Math.max(...sizes)).toBeLessThanOrEqual(finest + 2)
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual(coarsest - 2)
+    expect(Math.min(...sizes)).toBeLessThanOrEqual(coarsest + 2)
   })
 
   it('a hundredth of a millimetre refuses nothing: three strands go through an embroidery 8, with care at the most', () => {
