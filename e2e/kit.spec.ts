@@ -2,7 +2,7 @@
 import { dialSampler } from '@lemmata/contract/testing'
 import { readFileSync } from 'node:fs'
 import { expect, type Page, test } from '@playwright/test'
-import { makeTeacher, nothingSerious, stage } from './pages.ts'
+import { makeTeacher, nothingSerious, saved, stage } from './pages.ts'
 
 async function openKit(page: Page): Promise<void> {
   const sampler = dialSampler()
@@ -29,11 +29,20 @@ test('colours are cut one after the other, ticked by key and by touch, kept over
   await page.keyboard.press('z')
   await expect(done(page)).toContainText(`${name}, kit ${boxes} is next.`)
 
+  // A box that was clicked keeps its tick; the bar goes on with the next.
+  await page.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 1', exact: true }).click()
+  await page.keyboard.press('Space')
+  await expect(page.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 1', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  await expect(first).toHaveClass(/is-done/)
+  await page.keyboard.press('z')
+  await page.keyboard.press('z')
+  await expect(done(page)).toContainText(`${boxes - 1} of `)
+
   const other = await context.newPage()
   await other.goto(page.url())
   await expect(done(other)).toContainText(`${boxes - 1} of `)
-  await other.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2' }).click()
-  await expect(page.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2' })).toHaveAttribute('aria-pressed', 'true')
+  await other.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2', exact: true }).click()
+  await expect(page.locator('.kit-colour').nth(1).getByRole('button', { name: 'Kit 2', exact: true })).toHaveAttribute('aria-pressed', 'true')
   await other.close()
   await page.reload()
   await expect(done(page)).toContainText(`${boxes} of `)
@@ -71,4 +80,35 @@ test('on paper the boxes are open and nothing of the page is left', async ({ pag
   await expect(page.locator('.kit-foot')).toBeHidden()
   await expect(page.locator('.head')).toBeHidden()
   await page.emulateMedia({ media: 'screen' })
+})
+
+test('as few needles as serve are chosen together, taken in one step and put back in one', async ({ page }) => {
+  await openKit(page)
+  const needles = async (): Promise<number> => {
+    await page.locator('.kit .ant-segmented').getByText('Needles and tools', { exact: true }).click()
+    return page.locator('.kit-table').first().locator('tbody tr').count()
+  }
+  const before = await needles()
+  await page.getByRole('link', { name: '‹ Thread' }).click()
+  await page.getByRole('button', { name: 'Fewer needles' }).click()
+  const said = page.getByText(/^\d+ needles become \d+:$/)
+  await expect(said).toBeVisible()
+  const [, from, to] = /(\d+) needles become (\d+)/.exec(await said.innerText()) ?? []
+  expect(Number(from)).toBe(before)
+  expect(Number(to)).toBeLessThan(before)
+  await nothingSerious(page, 'fewer needles')
+  await page.getByRole('button', { name: 'Take these needles' }).click()
+  await saved(page)
+  await page.getByRole('link', { name: 'Kit and cut list' }).click()
+  expect(await needles()).toBe(Number(to))
+  await page.keyboard.press('Control+z')
+  await expect(page.locator('.kit-table').first().locator('tbody tr')).toHaveCount(before)
+
+  // Asked for again and stopped: nothing has changed.
+  await page.getByRole('link', { name: '‹ Thread' }).click()
+  await page.getByRole('button', { name: 'Fewer needles' }).click()
+  await page.getByRole('button', { name: /^(Stop|Leave them as they are)$/ }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Kit and cut list' }).click()
+  expect(await needles()).toBe(before)
 })

@@ -28,6 +28,7 @@ import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 import type { Answer, Command } from './command.ts'
+import { assign } from './assign-command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
 import { kit } from './kit-command.ts'
 import { gallery } from './gallery.ts'
@@ -312,6 +313,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   sheet: { needsFile: true, run: sheet },
   carries: { needsFile: true, run: carries },
   kit: { needsFile: true, run: kit },
+  assign: { needsFile: true, run: assign },
   layout: { needsFile: true, run: layout },
   import: { needsFile: true, isText: true, run: importSvg },
 }

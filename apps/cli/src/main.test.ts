@@ -159,6 +159,24 @@ describe('lemmata', () => {
     expect(bad.err).toMatch(/a move is one of up, down, drawn, by, wrap/)
   })
 
+  it('assign: no more needles than before, every change named, what is pinned stays', () => {
+    const { status, out } = lemmata(['assign', '-'], bandSampler('2026-12-03'))
+    expect(status).toBe(0)
+    const found = JSON.parse(out) as {
+      before: string[]
+      after: string[]
+      cost: number
+      costBefore: number
+      proven: boolean
+      changes: { from: string; to: string }[]
+    }
+    expect(found.proven).toBe(true)
+    expect(found.after.length).toBeLessThanOrEqual(found.before.length)
+    expect(found.cost).toBeLessThanOrEqual(found.costBefore)
+    for (const { from, to } of found.changes) expect(from).not.toBe(to)
+    expect(lemmata(['assign', '-'], { cloth: 3 }).status).toBe(1)
+  })
+
   it('kit: needlefuls by role as they are worked, cut for all, and what is bought', () => {
     const sampler = bandSampler('2026-12-03')
     const { status, out } = lemmata(['kit', '-'], sampler)
@@ -167,7 +185,11 @@ describe('lemmata', () => {
     const worked = JSON.parse(lemmata(['work', '-'], sampler).out) as { exercises: Record<string, { threads: readonly { needlefuls: number }[] }> }
     expect(kit.kits).toBe(kit.learners + kit.spares)
     const inOne = kit.threads.flatMap((one) => one.perKit.needlefuls).reduce((sum, one) => sum + one.count, 0)
-    expect(inOne).toBe(Object.values(worked.exercises).flatMap((one) => one.threads).reduce((sum, one) => sum + one.needlefuls, 0))
+    expect(inOne).toBe(
+      Object.values(worked.exercises)
+        .flatMap((one) => one.threads)
+        .reduce((sum, one) => sum + one.needlefuls, 0),
+    )
     for (const { perKit, cut } of kit.threads)
       expect(cut.flatMap((one) => one.bundles).reduce((sum, one) => sum + one.count, 0)).toBe(kit.kits * perKit.cut.reduce((sum, one) => sum + one.count, 0))
     expect(kit.threads[0]?.words).toMatch(/^\d+ (skeins?|balls?|reels?) of \d/)

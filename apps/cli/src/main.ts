@@ -14,6 +14,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
   carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
+  assign FILE     needles for the whole course together: as few as serve, what changes by it
   kit FILE        for the class: thread to the needleful, the cut list, needles, cloth, what is bought
   layout FILE --into ROUND | WIDTHxHEIGHT
                   taken to another hoop or card: places change, stitches keep their length

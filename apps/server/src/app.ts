@@ -33,6 +33,8 @@ export function makeApp(settings: AppSettings): Express {
     helmet({
       contentSecurityPolicy: {
         directives: {
+          // The solver is WebAssembly.
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           // Ant Design writes its styles into the page.
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:', 'blob:'],

@@ -21,6 +21,13 @@ import { type TickList, useTicks } from './use-ticks.ts'
 const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Buy'] as const
 type View = (typeof VIEWS)[number]
 
+/** Whoever goes from box to box by key ticks the box where she is; after a click the bar ticks the next. */
+const BY_KEY = {
+  preventDefault: true,
+  enableOnFormTags: true,
+  ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof HTMLButtonElement && target.matches(':focus-visible'),
+}
+
 export function KitPage() {
   const sampler = useSampler()
   const { done, complete } = useWorked()
@@ -52,8 +59,8 @@ function Kits({ id, sampler, kit }: { readonly id: string; readonly sampler: Sam
   const ofView = view === 'Pack' ? bags : threads
   const next = ofView.find((one) => !ticks.has(one)) ?? null
   const isTicked = view === 'Thread' || view === 'Pack'
-  useHotkeys('space', () => next !== null && ticks.toggle(next), { enabled: isTicked, preventDefault: true }, [next, ticks, isTicked])
-  useHotkeys('z', () => ticks.takeBack(), { enabled: isTicked, preventDefault: true }, [ticks, isTicked])
+  useHotkeys('space', () => next !== null && ticks.toggle(next), { ...BY_KEY, enabled: isTicked }, [next, ticks, isTicked])
+  useHotkeys('z', () => ticks.takeBack(), { ...BY_KEY, enabled: isTicked }, [ticks, isTicked])
   return (
     <>
       <div className="toolbar">

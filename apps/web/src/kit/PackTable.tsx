@@ -4,6 +4,7 @@ import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
 import { strandsInWords } from '@lemmata/core/assign'
+import { KitBox } from './KitBox.tsx'
 import { bagTicks } from './ticks.ts'
 import type { TickList } from './use-ticks.ts'
 
@@ -20,9 +21,7 @@ export function PackTable({ sampler, kit, ticks, next }: Props) {
       <ul className="kit-bags">
         {bagTicks(kit).map((tick, index) => (
           <li key={tick} className={ticks.has(tick) ? 'is-done' : tick === next ? 'is-now' : undefined}>
-            <button type="button" className="kit-box" aria-pressed={ticks.has(tick)} aria-label={`Bag ${index + 1}`} onClick={() => ticks.toggle(tick)}>
-              {ticks.has(tick) ? '✓' : index + 1}
-            </button>
+            <KitBox tick={tick} ticks={ticks} number={index + 1} label={`Bag ${index + 1}`} />
             <span>{whose(kit, index)}</span>
           </li>
         ))}

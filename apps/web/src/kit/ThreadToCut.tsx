@@ -4,6 +4,7 @@ import { nameThread } from '@lemmata/core/materials'
 import { formatThread } from '@lemmata/core/units'
 import { useEffect, useRef } from 'react'
 import { Spool } from '../thread/fields.tsx'
+import { KitBox } from './KitBox.tsx'
 import { ticksOfColour } from './ticks.ts'
 import type { TickList } from './use-ticks.ts'
 
@@ -80,16 +81,7 @@ function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
         </p>
         <div className="kit-boxes" role="group" aria-label={`Kits that have their ${thread.colour.name}`}>
           {all.map((tick, index) => (
-            <button
-              key={tick}
-              type="button"
-              className="kit-box"
-              aria-pressed={ticks.has(tick)}
-              aria-label={`Kit ${index + 1}`}
-              onClick={() => ticks.toggle(tick)}
-            >
-              {ticks.has(tick) ? '✓' : index + 1}
-            </button>
+            <KitBox key={tick} tick={tick} ticks={ticks} number={index + 1} label={`Kit ${index + 1}`} />
           ))}
         </div>
       </div>

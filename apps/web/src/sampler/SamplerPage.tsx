@@ -91,8 +91,13 @@ const WITH_CARD = ['order', 'cloth', 'thread']
 
 const NO_STITCHES: readonly StitchDocument[] = []
 
-/** The rows of a list count as a form's for the library; what is typed there is no text. */
-const ON_ROWS = { enableOnFormTags: ['option', 'menuitem', 'slider'] as const }
+/** Where one types, the browser's own undoing holds; a row, a choice between views or a slider has none. */
+const UNLESS_TYPING = { enableOnFormTags: true, ignoreEventWhen: ({ target }: KeyboardEvent) => isTypedIn(target) }
+
+function isTypedIn(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement) return !['radio', 'checkbox', 'range', 'button'].includes(target.type)
+  return target instanceof HTMLTextAreaElement || (target instanceof HTMLElement && target.isContentEditable)
+}
 
 function Work({ open }: { open: OpenSampler }) {
   const { document: sampler } = open
@@ -116,7 +121,7 @@ function Work({ open }: { open: OpenSampler }) {
       event.preventDefault()
       undo()
     },
-    ON_ROWS,
+    UNLESS_TYPING,
   )
   useHotkeys(
     'mod+shift+z, mod+y',
@@ -124,7 +129,7 @@ function Work({ open }: { open: OpenSampler }) {
       event.preventDefault()
       redo()
     },
-    ON_ROWS,
+    UNLESS_TYPING,
   )
   useHotkeys(
     stages.map((_, index) => `alt+${index + 1}`).join(','),

@@ -10,8 +10,8 @@ import { mendFor, problemsOnCloth } from '@lemmata/core/mend'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { formatThread } from '@lemmata/core/units'
-import { Segmented } from 'antd'
-import { type KeyboardEvent, type MouseEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { Button, Segmented } from 'antd'
+import { type KeyboardEvent, type MouseEvent, lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { BrokenThreadGlyph, KnotGlyph } from '../look/Glyphs.tsx'
@@ -26,9 +26,12 @@ import { Reasons } from './reasons.tsx'
 import { SetTogether } from './SetTogether.tsx'
 import type { ThreadRow } from './thread-row.ts'
 
+const FewerNeedlesDialog = lazy(() => import('./FewerNeedlesDialog.tsx').then((file) => ({ default: file.FewerNeedlesDialog })))
+
 export function ThreadStage() {
   const sampler = useSampler()
-  const { results } = useWorked()
+  const { results, done, complete } = useWorked()
+  const [fewer, setFewer] = useState(false)
   const [by, setBy] = useState<'exercise' | 'thread'>('exercise')
   const rows = useMemo(
     () =>
@@ -68,6 +71,7 @@ export function ThreadStage() {
           <span className="quiet">{by === 'exercise' ? 'Lines and eyes drawn at 4 times true size' : 'What each thread is used for'}</span>
         )}
         <span className="toolbar-end">
+          {complete && done.length > 0 && <Button onClick={() => setFewer(true)}>Fewer needles</Button>}
           <Link to="../kit" className="link-button">
             Kit and cut list
           </Link>
@@ -79,6 +83,11 @@ export function ThreadStage() {
         <ByThread sampler={sampler} />
       ) : (
         <Table sampler={sampler} rows={rows} marked={marked} onMark={setMarked} />
+      )}
+      {fewer && (
+        <Suspense>
+          <FewerNeedlesDialog sampler={sampler} done={done} onClose={() => setFewer(false)} />
+        </Suspense>
       )}
     </div>
   )

@@ -130,7 +130,8 @@ function judge(needle: Needle, work: NeedleWork, wanted: number): NeedleFit {
   if (needle.eyeMm < EYE_TIGHT * eyeNeeded) return fit('with-care', 'eye-tight')
   if (difference < THINNER.easy) return fit('with-care', 'rather-thin')
   if (difference > THICKER.easy) return fit('with-care', 'rather-thick')
-  if (work.blunt !== (needle.family.point === 'blunt') && !work.blunt) return fit('with-care', 'blunt')
+  if (!work.blunt && needle.family.point === 'blunt') return fit('with-care', 'blunt')
+  if (work.blunt && needle.family.point === 'sharp') return fit('with-care', 'eye-first')
   // What stays on the surface goes through the cloth a few times only.
   if (needle.shaftMm > clothLimit * CLOTH_EASE && !plunges && !work.blunt) return fit('with-care', 'close-cloth')
   if (plunges) return fit('good', needle.shaftMm > clothLimit ? 'plunges-opened' : 'plunges')

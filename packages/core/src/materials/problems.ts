@@ -11,6 +11,7 @@ export const MATERIALS_SENTENCES: Sentences = {
   'needle.eye-tight': '{needle}: its eye of {eye} is tight for this thread ({eyeNeeded} wanted); try it, and take shorter lengths.',
   'needle.rather-thin': '{needle}: the {shaft} shaft opens a small hole ({wanted} wanted); take shorter lengths, for the thread wears.',
   'needle.rather-thick': '{needle}: the {shaft} shaft opens a wide hole ({wanted} wanted); it may show in close cloth.',
+  'needle.eye-first': '{needle}: right for this thread, with a point that splits what it slides under; lead it eye first.',
   'needle.blunt': '{needle}: the {shaft} shaft fits, but its blunt point must be pushed through {cloth}.',
   'needle.close-cloth': '{needle}: the {shaft} shaft suits the thread; {cloth} passes {passes} with ease, so push slowly.',
   'needle.plunges': '{needle}: takes the two ends of the laid thread to the back; its eye of {eye} passes the {bundle} bundle.',
