@@ -112,3 +112,18 @@ test('as few needles as serve are chosen together, taken in one step and put bac
   await page.getByRole('link', { name: 'Kit and cut list' }).click()
   expect(await needles()).toBe(before)
 })
+
+test('an exercise is seen in other strands and weights side by side, and one of them is taken', async ({ page }) => {
+  await openKit(page)
+  await page.getByRole('link', { name: '‹ Thread' }).click()
+  await page.getByRole('button', { name: 'In other threads' }).click()
+  const table = page.locator('.compare-strands')
+  await expect(table.getByRole('img')).toHaveCount(await table.getByRole('columnheader').count())
+  await nothingSerious(page, 'in other threads')
+  await page.getByRole('button', { name: 'Take 4 strands' }).click()
+  await saved(page)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.locator('tr.held .t-strands')).toContainText('4')
+  await page.keyboard.press('Control+z')
+  await expect(page.locator('tr.held .t-strands')).not.toContainText('4')
+})

@@ -26,6 +26,7 @@ import { Reasons } from './reasons.tsx'
 import { SetTogether } from './SetTogether.tsx'
 import type { ThreadRow } from './thread-row.ts'
 
+const CompareStrandsDialog = lazy(() => import('./CompareStrandsDialog.tsx').then((file) => ({ default: file.CompareStrandsDialog })))
 const FewerNeedlesDialog = lazy(() => import('./FewerNeedlesDialog.tsx').then((file) => ({ default: file.FewerNeedlesDialog })))
 
 export function ThreadStage() {
@@ -185,6 +186,7 @@ interface RowProps {
 function Row({ sampler, row, held, marked, onClick }: RowProps) {
   const { exercise, letter, done, assigned, first } = row
   const { done: among } = useWorked()
+  const [comparing, setComparing] = useState(false)
   const several = (done?.assigned.threads.length ?? 1) > 1
   const problems = done ? problemsOnCloth(done, sampler, among).filter((one) => one.code.startsWith('assign.') && isOf(one.path, row)) : []
   const field = { sampler, exercise, done, assigned }
@@ -224,6 +226,16 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
           <td colSpan={7}>
             {assigned && <PutBacks {...field} assigned={assigned} />}
             {assigned && <Reasons sampler={sampler} assigned={assigned} />}
+            {done && first && (
+              <Button size="small" onClick={() => setComparing(true)}>
+                In other threads
+              </Button>
+            )}
+            {comparing && done && (
+              <Suspense>
+                <CompareStrandsDialog sampler={sampler} exercise={exercise} now={done} onClose={() => setComparing(false)} />
+              </Suspense>
+            )}
             {problems.map((one) => (
               <ProblemLine key={one.code + one.path.join()} problem={one} mend={mendFor(one, exercise, done, sampler, among)} />
             ))}

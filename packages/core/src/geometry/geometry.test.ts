@@ -16,6 +16,7 @@ import {
   shrinkRegion,
   splineThrough,
   tightestRadius,
+  shareMet,
 } from './index.ts'
 import { sentenceOf } from '../testing/index.ts'
 
@@ -208,4 +209,12 @@ describe('splines', () => {
       { seed: 5, numRuns: 300 },
     )
   })
+})
+
+it('two ways meet at a share of the first, ends included; alike or apart they do not', () => {
+  const at = (x: number, y: number) => ({ x, y })
+  expect(shareMet(at(0, 0), at(10, 0), at(4, -1), at(4, 3))).toBeCloseTo(0.4, 12)
+  expect(shareMet(at(0, 0), at(10, 0), at(10, 0), at(10, 5))).toBe(1)
+  expect(shareMet(at(0, 0), at(10, 0), at(4, 1), at(4, 3))).toBeNull()
+  expect(shareMet(at(0, 0), at(10, 0), at(0, 0), at(5, 0))).toBeNull()
 })

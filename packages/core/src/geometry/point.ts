@@ -47,6 +47,15 @@ export function lerp(a: Point, b: Point, share: number): Point {
   return { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
 }
 
+/** The share of the way from `a` to `b` at which it meets the way from `c` to `d`; null where it does not, or they run alike. */
+export function shareMet(a: Point, b: Point, c: Point, d: Point): number | null {
+  const [way, other, apart] = [subtract(b, a), subtract(d, c), subtract(c, a)]
+  const across = cross(way, other)
+  if (Math.abs(across) < 1e-12) return null
+  const [on, off] = [cross(apart, other) / across, cross(apart, way) / across]
+  return on >= 0 && on <= 1 && off >= 0 && off <= 1 ? on : null
+}
+
 /** The unit vector along `a`; null when `a` has no length to speak of (1e-9 mm). */
 export function unit(a: Point): Point | null {
   const size = length(a)

@@ -1,5 +1,5 @@
 /** The pose of each moment that is shown: from the gesture to the geometry of needle and loose thread. */
-import type { Point } from '../geometry/index.ts'
+import { type Point, shareMet } from '../geometry/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import { isCast, type WorkedStitch } from '../work/index.ts'
 import { type Clock, isBeforeDrawn, placeBefore } from './as-laid.ts'
@@ -156,20 +156,11 @@ function crossings(eye: Point, tip: Point, labels: readonly string[], { worked, 
       const before = points[index - 1]
       if (!before) continue
       const [a, b] = [plain(looking.seen({ x: before.x, y: before.y })), plain(looking.seen({ x: point.x, y: point.y }))]
-      const share = crossingShare(eye, tip, a, b)
+      const share = shareMet(eye, tip, a, b)
       if (share === null) continue
       const halfWide = (0.75 * looking.widthMm) / long
       found.push([Math.max(0, share - halfWide), Math.min(1, share + halfWide)])
     }
   }
   return found
-}
-
-function crossingShare(a: Point, b: Point, c: Point, d: Point): number | null {
-  const [rx, ry, sx, sy] = [b.x - a.x, b.y - a.y, d.x - c.x, d.y - c.y]
-  const cross = rx * sy - ry * sx
-  if (Math.abs(cross) < 1e-12) return null
-  const t = ((c.x - a.x) * sy - (c.y - a.y) * sx) / cross
-  const u = ((c.x - a.x) * ry - (c.y - a.y) * rx) / cross
-  return t >= 0 && t <= 1 && u >= 0 && u < 1 ? t : null
 }
