@@ -13,7 +13,12 @@ function keepInMemory(): Map<string, Response> {
   const kept = new Map<string, Response>()
   const store = {
     match: (key: string) => Promise.resolve(kept.get(key)?.clone()),
-    put: (key: string, answer: Response) => Promise.resolve(void kept.set(key, answer)),
+    put: (key: string, answer: Response) => {
+      kept.delete(key)
+      return Promise.resolve(void kept.set(key, answer))
+    },
+    keys: () => Promise.resolve([...kept.keys()]),
+    delete: (key: string) => Promise.resolve(kept.delete(key)),
   }
   vi.stubGlobal('caches', { open: () => Promise.resolve(store), delete: () => Promise.resolve(kept.clear()) })
   return kept
@@ -85,6 +90,17 @@ describe('the cloth as it was last seen', () => {
     expect(kept.size).toBe(1)
     await page.forgetLastSeen()
     expect(kept.size).toBe(0)
+  })
+
+  it('of the samplers seen last are kept, the others go', async () => {
+    const kept = keepInMemory()
+    const page = await newPage()
+    for (let sampler = 1; sampler <= 30; sampler += 1) await page.keepLastSeen('one', `s${sampler}`, PICTURE, BOX)
+    await page.keepLastSeen('one', 's7', PICTURE, BOX)
+    const names = [...kept.keys()].map((key) => key.split('/').at(-1))
+    expect(names).toHaveLength(24)
+    expect(names.at(-1)).toBe('s7')
+    expect(names[0]).toBe('s8')
   })
 
   it('a browser that keeps nothing, or a server that does not answer, only makes one wait', async () => {

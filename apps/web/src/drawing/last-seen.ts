@@ -6,6 +6,8 @@ import type { SessionAnswer } from '@lemmata/contract'
 
 const STORE = 'lemmata-last-seen'
 const PLACE = 'x-place'
+/** Those of a term's samplers; a picture is about 100 kB. */
+const MOST_KEPT = 24
 /** A page that breaks on the way leaves no picture that nobody can touch. */
 const LONGEST_MS = 20_000
 
@@ -28,6 +30,8 @@ export async function keepLastSeen(teacher: string, sampler: string, picture: Bl
   const store = await open()
   // A full disk is no fault of the work: next time one waits a moment longer.
   await store?.put(addressOf(teacher, sampler), new Response(picture, { headers: { [PLACE]: placeIn(box).join(' ') } })).catch(() => undefined)
+  // In the order in which they were kept.
+  for (const old of ((await store?.keys()) ?? []).slice(0, -MOST_KEPT)) await store?.delete(old)
 }
 
 export async function forgetLastSeen(): Promise<void> {

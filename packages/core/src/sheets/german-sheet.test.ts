@@ -39,6 +39,8 @@ it('says all of its own words in German', () => {
     'Ehe es losgeht',
   ])
     expect(all).toContain(words)
+  expect(all).toContain('Vorn: Eine glatte Kordel, alle Stiche in derselben Schräge.')
+  expect(all).toContain('Überfangstiche schnüren ein: Jeden Überfangstich nur anziehen')
   // Cautions are never left out for want of a word.
   expect(all).toMatch(/Achtung: Geschnittener Stoff bleibt geschnitten/)
   expect(all).toMatch(/Nadeln vorher und nachher zählen/)

@@ -2,7 +2,7 @@
  * The lesson sheet: the pattern at exactly 1:1 with its key, then each exercise with numbered diagrams, steps
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
-import { cautionIn, type Language, needleIn, roleIn, stitchIn, strandsIn, threadIn } from '../language/index.ts'
+import { cautionIn, type Language, needleIn, proseIn, roleIn, stitchIn, strandsIn, threadIn } from '../language/index.ts'
 import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, mirrorItems, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
@@ -16,6 +16,7 @@ import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
 import { partOf, roleWord } from './said.ts'
+import type { StitchDocument } from '../notation/index.ts'
 import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { writeKey } from './write-key.ts'
@@ -293,11 +294,20 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
       flow.block(height, items)
     }
   }
-  if (said.hasLooks) {
-    if (document.look?.front) flow.text(`Front: ${document.look.front}`, { indentMm: 4, marker: '·' })
-    if (document.look?.back) flow.text(`Back: ${document.look.back}`, { indentMm: 4, marker: '·' })
-    for (const slip of document.slips ?? []) flow.text(`${slip.see}: ${slip.mend}`, { indentMm: 4, marker: '·' })
-  }
+  for (const line of proseOf(document, assigned.language, said)) flow.text(line, { indentMm: 4, marker: '·' })
   for (const text of document.cautions ?? []) flow.text(said.takeCare(cautionIn(text, assigned.language)), { indentMm: 4, marker: '!' })
   flow.space(6)
+}
+
+/** What to look at in front and behind, and what goes wrong. */
+function proseOf({ look, slips }: Pick<StitchDocument, 'look' | 'slips'>, language: Language, said: SheetWords): readonly string[] {
+  const labelled = (label: string, text: string | undefined): string[] => {
+    const there = text === undefined ? null : proseIn(text, language)
+    return there === null ? [] : [`${label}: ${there}`]
+  }
+  return [
+    ...labelled(said.front, look?.front),
+    ...labelled(said.back, look?.back),
+    ...(slips ?? []).flatMap(({ see, mend }) => labelled(proseIn(see, language) ?? see, mend)),
+  ]
 }

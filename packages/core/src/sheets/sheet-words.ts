@@ -37,8 +37,8 @@ export interface SheetWords {
   readonly free: Readonly<Record<FreeSetting, string>>
   readonly yours: (settings: readonly string[]) => string
   readonly cautions: readonly string[]
-  /** What a stitch's document says of looks and slips is in English only. */
-  readonly hasLooks: boolean
+  readonly front: string
+  readonly back: string
 }
 
 const ENGLISH: SheetWords = {
@@ -84,7 +84,8 @@ const ENGLISH: SheetWords = {
     'Good light from the side that does not hold the needle. Look up every 20 minutes; rest hands and neck every 30. Stop at tingling, pain or blurred sight.',
     'Damp thread ends with water, not in the mouth. Follow the rules of the place where you teach.',
   ],
-  hasLooks: true,
+  front: 'Front',
+  back: 'Back',
 }
 
 const GERMAN: SheetWords = {
@@ -140,7 +141,8 @@ const GERMAN: SheetWords = {
     'Gutes Licht von der Seite, die nicht die Nadel führt. Alle 20 Minuten aufblicken; alle 30 Hände und Nacken ausruhen. Bei Kribbeln, Schmerz oder verschwommener Sicht aufhören.',
     'Fadenenden mit Wasser anfeuchten, nicht im Mund. Die Regeln des Ortes beachten, an dem unterrichtet wird.',
   ],
-  hasLooks: false,
+  front: 'Vorn',
+  back: 'Hinten',
 }
 
 /** "1 Std 05 Min": without their full stops, for one ends the sentence. */

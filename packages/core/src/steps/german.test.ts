@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
-import { cautionIn, passIn, stitchIn } from '../language/index.ts'
+import { cautionIn, passIn, proseIn, stitchIn } from '../language/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
 import { workAlone } from '../testing/index.ts'
@@ -30,11 +30,23 @@ describe('in German', () => {
     if (id !== 'granitos') expect(stitchIn(document, 'de')).not.toBe(document.name)
     for (const pass of document.passes) expect(passIn(pass.name, 'de'), pass.name).toMatch(/^(der|die|das|Legen) /)
     for (const caution of document.cautions ?? []) expect(cautionIn(caution, 'de')).not.toBe(caution)
+    const prose = [document.look?.front, document.look?.back, ...(document.slips ?? []).flatMap(({ see, mend }) => [see, mend])]
+    for (const text of prose.filter((one) => one !== undefined)) {
+      const there = proseIn(text, 'de')
+      expect(there, text).not.toBeNull()
+      expect(there).not.toMatch(ENGLISH)
+      expect(there?.endsWith('.')).toBe(text.endsWith('.'))
+    }
     for (const sentence of said(id)) {
       expect(sentence).not.toMatch(ENGLISH)
       expect(sentence).toMatch(/^[A-ZÄÖÜ0-9].*\.$/)
       expect(sentence).not.toMatch(/ {2}|,,| ,|\.\.|undefined|null/)
     }
+  })
+
+  it('has no words for what no document of ours says, and then says nothing', () => {
+    expect(proseIn('A pattern of my own.', 'de')).toBeNull()
+    expect(proseIn('A pattern of my own.', 'en')).toBe('A pattern of my own.')
   })
 
   it('no two stitches share a name', () => {
