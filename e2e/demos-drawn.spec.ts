@@ -67,11 +67,10 @@ test('Weather Diary: with the pointer', async ({ page }) => {
   const pressAt = async (...places: readonly Place[]): Promise<void> => {
     for (const [index, place] of places.entries()) {
       play.actions += 1
-      await page.mouse.move(...(await onScreen(page, ...place)))
-      await page.mouse.down()
-      await page.mouse.up()
+      const [x, y] = await onScreen(page, ...place)
+      await page.mouse.move(x, y)
       // Twice at the last.
-      if (index === places.length - 1) await page.mouse.click(...(await onScreen(page, ...place)))
+      await page.mouse.click(x, y, { clickCount: index === places.length - 1 ? 2 : 1 })
     }
   }
   const motif = async (name: string, ids: readonly string[], what: () => Promise<void>): Promise<void> => {

@@ -13,7 +13,7 @@ import { type Drawing, useDrawing } from './use-drawing.ts'
 
 const at = (x: number, y: number) => ({ x, y })
 const MIDDLE = at(100, 100)
-const noKeys = { shiftKey: false, altKey: false }
+const noKeys = { shiftKey: false, altKey: false, timeStamp: 0 }
 
 describe('places as they are typed', () => {
   it('pairs apart by semicolons, in the unit of the sampler; one with @ is so far on from the one before', () => {
@@ -196,6 +196,19 @@ describe('pointer and tool', () => {
     expect(done).toEqual([])
     act(() => gestures().onTap(at(40.2, 50.1), noKeys))
     expect(done).toEqual([[at(10, 10), at(40, 10), at(40, 50)]])
+  })
+
+  it('twice is as the hand pressed: what a busy page hears together, but was pressed apart, is two places', () => {
+    const { done, gestures, act } = hands('line')
+    for (const [place, timeStamp] of [
+      [at(10, 10), 0],
+      [at(40, 10), 900],
+      [at(40, 10), 1700],
+    ] as const)
+      act(() => gestures().onTap(place, { ...noKeys, timeStamp }))
+    expect(done).toEqual([])
+    act(() => gestures().onTap(at(40, 10), { ...noKeys, timeStamp: 2100 }))
+    expect(done).toHaveLength(1)
   })
 
   it('an arc ends with its third place', () => {

@@ -16,11 +16,12 @@ export interface DrawGestures {
 interface Keys {
   readonly shiftKey: boolean
   readonly altKey: boolean
+  readonly timeStamp: number
 }
 
 /** A press this near the last, so soon after it, ends what is drawn. */
 const TWICE_PX = 8
-const TWICE_MS = 450
+const TWICE_MS = 500
 const SNAP_PX = 9
 /** A hand's places are kept this far apart. */
 const HAND_PX = 2
@@ -60,8 +61,9 @@ export function useDrawGestures(
       if (!drawing) return
       const { tool, places } = drawing
       const before = lastTap.current
-      lastTap.current = { at, time: performance.now() }
-      const twice = before && performance.now() - before.time < TWICE_MS && Math.hypot(before.at.x - at.x, before.at.y - at.y) < TWICE_PX / scale
+      // When the hand pressed, not when a busy page came to hear of it.
+      lastTap.current = { at, time: keys.timeStamp }
+      const twice = before && keys.timeStamp - before.time < TWICE_MS && Math.hypot(before.at.x - at.x, before.at.y - at.y) < TWICE_PX / scale
       if (twice && tool.places === null && drawing.finished().length > 0) return onDone(places)
       const next = [...places, snapped(at, keys, places.at(-1) ?? null).at]
       // What is dragged from its middle stands there in its usual, or typed, size when it is only pressed.
