@@ -29,7 +29,7 @@ const PARTS = { drawn: 'the cloth as it is drawn', edges: 'for edges that fray',
 export function PrepareDialog({ sampler, done, onClose }: Props) {
   const { brief, cloth, units } = sampler
   const care = clothCare(cloth.kind)
-  const { piece, count, boltMm, washed, shrinkage, plan } = cutForClass(sampler)
+  const { piece, count, spares, boltMm, washed, shrinkage, plan } = cutForClass(sampler)
   const change = (set: Cutting): void => edit({ kind: 'change-brief', set: { cutting: { ...brief.cutting, ...set } } })
   const length = (mm: number): string => formatLength(mm, units, units === 'mm' ? 0 : 1)
   return (
@@ -40,7 +40,7 @@ export function PrepareDialog({ sampler, done, onClose }: Props) {
             Cut {counted(count, 'piece', 'pieces')} of {length(piece.widthMm)} by {length(piece.heightMm)}
           </h3>
           <p className="why">
-            {brief.learners === 0 ? 'Your own.' : `${counted(brief.learners, 'learner', 'learners')} and your own.`}{' '}
+            {brief.learners === 0 ? 'Your own.' : `${counted(brief.learners, 'learner', 'learners')}, ${spares > 0 ? `${spares} to spare, ` : ''}and your own.`}{' '}
             {piece.parts.map((part) => `${length(part.widthMm)} ${PARTS[part.what]}`).join(', ')}, rounded up.
           </p>
           {piece.problems.map((problem) => (

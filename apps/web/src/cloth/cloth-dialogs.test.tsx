@@ -60,11 +60,11 @@ describe('preparing the cloth', () => {
     return <PrepareDialog sampler={useSampler()} done={[]} onClose={() => undefined} />
   }
 
-  it('counts the learners and the teacher, keeps the width of the cloth and when it is washed', async () => {
+  it('counts the learners, one to spare and the teacher, keeps the width of the cloth and when it is washed', async () => {
     const page = openPage(rows(), <Page />)
-    expect(screen.getByRole('heading', { name: /^Cut 9 pieces of 310 mm by 310 mm/ })).toBeTruthy()
+    expect(screen.getByRole('heading', { name: /^Cut 10 pieces of 310 mm by 310 mm/ })).toBeTruthy()
     type('The cloth is wide', '1100')
-    expect(screen.getByRole('img', { name: '9 pieces in 3 rows of 3' })).toBeTruthy()
+    expect(screen.getByRole('img', { name: '10 pieces in 4 rows of 3' })).toBeTruthy()
     await choose('It is washed', 'Piece by piece, after cutting')
     expect(page.document().brief.cutting).toEqual({ boltMm: 1100, washed: 'after-cutting' })
     // 310 / 0.94 for calico: 329.8, so 330.

@@ -7,8 +7,9 @@ import { cuttingPlan, type CutPlan } from './plan.ts'
 
 export interface CutForClass {
   readonly piece: PieceToCut
-  /** One for each learner and the teacher's own. */
+  /** One for each learner, those to spare, and the teacher's own. */
   readonly count: number
+  readonly spares: number
   readonly boltMm: number
   readonly washed: NonNullable<Cutting['washed']>
   /** Of its length, so much is lost before it is cut: 0 to 1. */
@@ -18,14 +19,19 @@ export interface CutForClass {
 
 const USUAL_BOLT_MM = 1400
 
+/** Of a share of the learners, so many whole ones to spare: of everything that a learner is given. */
+export const sparesFor = ({ learners, sparePercent }: Pick<Sampler['brief'], 'learners' | 'sparePercent'>): number =>
+  Math.ceil((learners * sparePercent) / 100 - 1e-9)
+
 export function cutForClass(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'brief'>): CutForClass {
   const { brief, cloth } = sampler
   const care = clothCare(cloth.kind)
   const piece = pieceToCut(sampler)
-  const count = brief.learners + 1
+  const spares = sparesFor(brief)
+  const count = brief.learners + spares + 1
   const boltMm = brief.cutting?.boltMm ?? USUAL_BOLT_MM
   const washed = care.shrinkPercent === null ? 'not' : (brief.cutting?.washed ?? 'before-cutting')
   const shrinkage = washed === 'before-cutting' ? mostShrinkage(cloth.kind) : 0
   const { widthMm, heightMm } = piece
-  return { piece, count, boltMm, washed, shrinkage, plan: cuttingPlan({ widthMm, heightMm, count, boltMm, shrinkage, mayTurn: !care.hasGrain }) }
+  return { piece, count, spares, boltMm, washed, shrinkage, plan: cuttingPlan({ widthMm, heightMm, count, boltMm, shrinkage, mayTurn: !care.hasGrain }) }
 }

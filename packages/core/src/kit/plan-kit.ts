@@ -1,5 +1,5 @@
 /** What a class is given: thread cut and parted, needles, cloth, hoop and tools; what is bought for it. */
-import { type CutForClass, cutForClass } from '../cutting/index.ts'
+import { type CutForClass, cutForClass, sparesFor } from '../cutting/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { findMarkMethod, type MarkMethod } from '../marking/index.ts'
 import { type Needle, type ThreadKind } from '../materials/index.ts'
@@ -48,8 +48,8 @@ const OPENED = ['needle.plunges-opened', 'needle.cloth']
 
 /** `done`: of every exercise, in any order. */
 export function planKit(sampler: Sampler, done: readonly WorkedExercise[]): Kit {
-  const { learners, leftHanded, sparePercent, level, marking } = sampler.brief
-  const spares = Math.ceil((learners * sparePercent) / 100 - 1e-9)
+  const { learners, leftHanded, level, marking } = sampler.brief
+  const spares = sparesFor(sampler.brief)
   const kits = learners + spares
   const order = teachingOrder(sampler).map((one) => one.id)
   const taught = [...done].sort((a, b) => order.indexOf(a.exercise.id) - order.indexOf(b.exercise.id))
@@ -63,7 +63,7 @@ export function planKit(sampler: Sampler, done: readonly WorkedExercise[]): Kit 
     colours,
     needles: needlesFor(taught),
     stiletto: taught.some(({ threads }) => threads.some(({ needle }) => OPENED.includes(needle.reason.code))),
-    cloth: cutForClass({ ...sampler, brief: { ...sampler.brief, learners: kits } }),
+    cloth: cutForClass(sampler),
     marking: method,
     threadsOnCard: colours.reduce((total, { kit }) => total + kit.cut.reduce((sum, one) => sum + one.count, 0), 0),
   }
