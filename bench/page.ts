@@ -206,12 +206,18 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await page.getByRole('button', { name: 'Stop', exact: true }).click()
     return taken
   }
-  for (const stitch of ['chain-stitch', 'palestrina-knot', 'satin-stitch']) report(`the hand, ${stitch}`, await moved(stitch, 150), emptyAgain)
+  const named = process.argv.find((one) => one.startsWith('--hand='))?.slice('--hand='.length).split(',')
+  for (const stitch of named ?? ['chain-stitch', 'palestrina-knot', 'satin-stitch']) report(`the hand, ${stitch}`, await moved(stitch, 150), emptyAgain)
   // All of them take three minutes: only when asked for.
   if (process.argv.includes('--every-hand')) {
     const ids = await page.evaluate(stitchesOnWall)
     const shares: [string, number][] = []
-    for (const id of ids) shares.push([id, p95(await moved(id, 60)) / p95(emptyAgain)])
+    const share = async (id: string, count: number): Promise<number> => p95(await moved(id, count)) / p95(emptyAgain)
+    for (const id of ids) {
+      const once = await share(id, 60)
+      // Three long frames of sixty may be the machine's own: what is over is looked at again, and longer.
+      shares.push([id, once > 1.3 ? await share(id, 150) : once])
+    }
     shares.sort((a, b) => b[1] - a[1])
     const over = shares.filter(([, share]) => share > 1.3)
     say(

@@ -15,6 +15,7 @@ import { checkCsrf, sessions } from './http/sessions.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { pictureRoutes } from './pictures/index.ts'
 import { sheetRoutes } from './sheets/index.ts'
+import { storesRoutes } from './stores/index.ts'
 import { stitchRoutes } from './stitches/index.ts'
 import { versionRoutes } from './versions/index.ts'
 
@@ -62,6 +63,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(samplerRoutes(settings.sequelize))
   api.use(versionRoutes(settings.sequelize))
   api.use(classRoutes(settings.sequelize))
+  api.use(storesRoutes(settings.sequelize))
   api.use(sheetRoutes())
   api.use(stitchRoutes())
   api.use(notFound)

@@ -4,13 +4,15 @@ export { classDocument, learner, MOST_LEARNERS } from './documents/class.ts'
 export { exercise, needleChoice } from './documents/exercise.ts'
 export { drawnGuide, guide } from './documents/guide.ts'
 export { cloth, hoop, lesson, MOST_EXERCISES, MOST_GUIDES, sampler, thread } from './documents/sampler.ts'
+export { MOST_STORED, MOST_TAKEN, STORED, stores } from './documents/stores.ts'
 export { stitchDocument } from './documents/stitch.ts'
-export { MOST_CHARACTERS, pathInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch } from './documents/read.ts'
+export { MOST_CHARACTERS, pathInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, readStores } from './documents/read.ts'
 export type { SamplerFile } from './documents/read.ts'
 export { cutText, storageProblem } from './documents/storable.ts'
 export { problemInWords } from './problem-words.ts'
-export { applyClassOperations, applySamplerOperations } from './operations/apply.ts'
+export { applyClassOperations, applySamplerOperations, applyStoresOperations } from './operations/apply.ts'
 export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
+export { storesOperation } from './operations/stores-operations.ts'
 export { classOperation } from './operations/class-operations.ts'
 export { operation } from './operations/sampler-operations.ts'
 export {
@@ -38,6 +40,7 @@ export type {
   SessionAnswer,
   SheetRequest,
   StaleAnswer,
+  StoresAnswer,
   TeacherAnswer,
   WrittenAnswer,
 } from './api/api.ts'

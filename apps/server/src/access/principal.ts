@@ -10,7 +10,7 @@ export interface Principal {
   readonly id: string
 }
 
-export type Records = 'samplers' | 'classes' | 'own-stitches' | 'pictures'
+export type Records = 'samplers' | 'classes' | 'own-stitches' | 'pictures' | 'stores'
 
 type Reach = { readonly [Of in Records]: (principal: Principal) => { readonly teacherId: string } }
 
@@ -21,6 +21,7 @@ const REACH: { readonly [Kind in Principal['kind']]: Reach } = {
     classes: ({ id }) => ({ teacherId: id }),
     'own-stitches': ({ id }) => ({ teacherId: id }),
     pictures: ({ id }) => ({ teacherId: id }),
+    stores: ({ id }) => ({ teacherId: id }),
   },
 }
 

@@ -2,4 +2,16 @@
 export { connectDatabase } from './connect.ts'
 export type { DatabaseSettings } from './connect.ts'
 export { migrate } from './migrate.ts'
-export { ClassOperationRow, ClassRow, defineModels, OperationRow, OwnStitchRow, PictureRow, SamplerRow, Teacher, VersionRow } from './models.ts'
+export {
+  ClassOperationRow,
+  ClassRow,
+  defineModels,
+  OperationRow,
+  OwnStitchRow,
+  PictureRow,
+  SamplerRow,
+  StoresOperationRow,
+  StoresRow,
+  Teacher,
+  VersionRow,
+} from './models.ts'

@@ -66,6 +66,24 @@ export class VersionRow extends Model<InferAttributes<VersionRow>, InferCreation
   declare createdAt: CreationOptional<Date>
 }
 
+/** A teacher's stores: one for each. */
+export class StoresRow extends Model<InferAttributes<StoresRow>, InferCreationAttributes<StoresRow>> {
+  /** The teacher's. */
+  declare id: string
+  /** The stores document, checked by the contract on its way in and out. */
+  declare document: unknown
+  declare revision: number
+  declare changedAt: CreationOptional<Date>
+}
+
+export class StoresOperationRow extends Model<InferAttributes<StoresOperationRow>, InferCreationAttributes<StoresOperationRow>> {
+  declare id: string
+  declare storesId: string
+  declare revision: number
+  declare operation: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
 export class OwnStitchRow extends Model<InferAttributes<OwnStitchRow>, InferCreationAttributes<OwnStitchRow>> {
   declare id: CreationOptional<string>
   declare teacherId: string
@@ -160,6 +178,25 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'versions', timestamps: false },
+  )
+  StoresRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      document: { type: DataTypes.JSON, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
+      changedAt: now(),
+    },
+    { sequelize, tableName: 'stores', timestamps: false },
+  )
+  StoresOperationRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      storesId: { type: DataTypes.UUID, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false },
+      operation: { type: DataTypes.JSON, allowNull: false },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'stores_operations', timestamps: false },
   )
   PictureRow.init(
     {

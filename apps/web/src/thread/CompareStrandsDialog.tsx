@@ -1,7 +1,7 @@
 /** One exercise in one, two, three, four and six strands and in the other weights at hand, to scale, with what each comes to. */
 import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { nameNeedle, nameThread, findThreadKind } from '@lemmata/core/materials'
+import { nameNeedle, nameThread, kindOf } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import { type Exercise, layExercises, type Material, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
 import { counted, formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
@@ -45,7 +45,7 @@ export function waysOfMain(
   const strands = STRANDS.filter((count) => count <= kind.mostStrands).map((count) => otherwise(counted(count, 'strand'), { strands: count }))
   const seen = new Set([keyOf(thread.value)])
   const weights = threads.flatMap((one) => {
-    const found = findThreadKind(one.kind, one.weight)
+    const found = kindOf(one)
     if (!found || seen.has(keyOf(one))) return []
     seen.add(keyOf(one))
     return [otherwise(nameThread(found), { thread: one.id, strands: Math.min(2, found.mostStrands) })]
@@ -53,7 +53,7 @@ export function waysOfMain(
   return [...strands, ...weights.slice(0, 3)]
 }
 
-const keyOf = ({ kind, weight }: SamplerThread): string => `${kind} ${weight ?? ''}`
+const keyOf = ({ kind, weight, figures }: SamplerThread): string => `${kind} ${weight ?? ''} ${figures?.name ?? ''}`
 
 export function CompareStrandsDialog({ sampler, exercise, now, onClose }: Props) {
   const ways = useMemo(() => waysOfMain(sampler, exercise, now.assigned.main), [sampler, exercise, now])

@@ -1,7 +1,7 @@
 /** The three choices of a thread's role: which thread, how many strands, which needle; what is the teacher's own is marked. */
 import { strandsInWords, type AssignedThread, wordForRole } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { findThreadKind, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
+import { kindOf, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import type { Exercise, Material, Sampler } from '@lemmata/core/sampler'
 import { Button, Select } from 'antd'
@@ -115,7 +115,7 @@ export function NeedleField(props: RoleProps & { readonly assigned: AssignedThre
 
 export function threadOptions(sampler: Sampler): { value: string; label: string }[] {
   return sampler.threads.map((thread) => {
-    const kind = findThreadKind(thread.kind, thread.weight)
+    const kind = kindOf(thread)
     return { value: thread.id, label: `${thread.colour.name}, ${kind ? nameThread(kind).toLowerCase() : thread.kind}` }
   })
 }

@@ -2,6 +2,7 @@
 import type { Problem } from '@lemmata/core/base'
 import type { ClassDocument } from '@lemmata/core/classes'
 import type { Sampler } from '@lemmata/core/sampler'
+import type { Stores } from '@lemmata/core/stores'
 import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
 import type { Refusal } from '../operations/apply.ts'
@@ -98,6 +99,7 @@ export interface SamplerAnswer extends DocumentAnswer<Sampler> {
   readonly printedRevision: number | null
 }
 
+export type StoresAnswer = DocumentAnswer<Stores>
 export type ClassAnswer = DocumentAnswer<ClassDocument>
 
 export interface ClassSummary {

@@ -3,12 +3,14 @@ import { error, failure, type Problem, type Result, success } from '@lemmata/cor
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { Sampler } from '@lemmata/core/sampler'
+import type { Stores } from '@lemmata/core/stores'
 import type { z } from 'zod'
 import { samplerVersion1, upgrade1To2 } from '../upgrade/1-to-2/index.ts'
 import { classDocument } from './class.ts'
 import { sampler as samplerSchema } from './sampler.ts'
 import { asWritten, expandShortForm } from './short-form.ts'
 import { stitchDocument } from './stitch.ts'
+import { stores } from './stores.ts'
 import { storageProblem } from './storable.ts'
 
 /** A document of this many characters or more is refused before it is read. */
@@ -64,6 +66,13 @@ export function readClass(given: unknown): Result<ClassDocument> {
   const unkept = storageProblem(given)
   if (unkept) return failure(unkept)
   const parsed = classDocument.safeParse(given)
+  return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
+}
+
+export function readStores(given: unknown): Result<Stores> {
+  const unkept = storageProblem(given)
+  if (unkept) return failure(unkept)
+  const parsed = stores.safeParse(given)
   return parsed.success ? success(parsed.data) : failure(...problemsOf(parsed.error))
 }
 

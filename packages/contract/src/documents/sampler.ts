@@ -1,5 +1,5 @@
 /** The sampler document, version 2: what the teacher decided, nothing that can be computed, and nobody's name. */
-import { CLOTH_KIND_IDS, THREAD_KIND_IDS } from '@lemmata/core/materials'
+import { CLOTH_KIND_IDS, THREAD_KIND_IDS, type ThreadFigures } from '@lemmata/core/materials'
 import { danglingReferences, type Reference, type Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { brief } from './brief.ts'
@@ -34,7 +34,19 @@ export const underlay = z.object({
   turnRad: z.number().min(-7).max(7).optional(),
   opacityPercent: z.number().min(5).max(100).optional(),
 })
-export const thread = z.object({ id, kind: oneOf(THREAD_KIND_IDS, 'kind of thread'), weight: z.string().max(10).optional(), colour })
+export const threadFigures = z.object({
+  name: shortText.optional(),
+  diameterMm: z.number().min(0.02).max(10).optional(),
+  tex: z.number().min(1).max(20_000).optional(),
+  mostStrands: z.number().int().min(1).max(12).optional(),
+  longestMm: z.number().min(50).max(2000).optional(),
+  putUpMm: z.number().min(500).max(20_000_000).optional(),
+  from: z.enum(['measured', 'label', 'judgement']),
+  within: z.number().min(0).max(1).optional(),
+}) satisfies z.ZodType<ThreadFigures>
+export const threadKind = oneOf(THREAD_KIND_IDS, 'kind of thread')
+export const threadWeight = z.string().max(10)
+export const thread = z.object({ id, kind: threadKind, weight: threadWeight.optional(), colour, figures: threadFigures.optional() })
 export const lesson = z.object({ id, title: shortText, exercises: z.array(id).max(100) })
 const keptLessons = z.array(z.array(id).max(100)).max(200)
 export const keptOrder = z.object({ id, name: shortText, lessons: keptLessons })

@@ -5,10 +5,12 @@
 import { error, type Problem, type Result } from '@lemmata/core/base'
 import { applyClassOperation, type ClassDocument, type ClassOperation } from '@lemmata/core/classes'
 import { applyOperation, type Operation, type Sampler } from '@lemmata/core/sampler'
+import { applyStoresOperation, type Stores, type StoresOperation } from '@lemmata/core/stores'
 import type { z } from 'zod'
 import { classDocument } from '../documents/class.ts'
 import { problemsOf } from '../documents/read.ts'
 import { sampler } from '../documents/sampler.ts'
+import { stores } from '../documents/stores.ts'
 
 export interface SentOperation<One = Operation> {
   readonly id: string
@@ -33,6 +35,10 @@ export function applySamplerOperations(document: Sampler, sent: readonly SentOpe
 
 export function applyClassOperations(document: ClassDocument, sent: readonly SentOperation<ClassOperation>[]): Applied<ClassDocument, ClassOperation> {
   return applyAll(document, sent, applyClassOperation, classDocument)
+}
+
+export function applyStoresOperations(document: Stores, sent: readonly SentOperation<StoresOperation>[]): Applied<Stores, StoresOperation> {
+  return applyAll(document, sent, applyStoresOperation, stores)
 }
 
 function applyAll<Document, One>(

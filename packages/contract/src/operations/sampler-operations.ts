@@ -79,7 +79,7 @@ const SCHEMAS = {
     set: partial(drawnGuide.omit({ id: true })),
     clear: keysOf('name', 'layer', 'draft', 'copies'),
   }),
-  'change-thread': z.object({ kind: z.literal('change-thread'), id, set: partial(thread.omit({ id: true })), clear: keysOf('weight') }),
+  'change-thread': z.object({ kind: z.literal('change-thread'), id, set: partial(thread.omit({ id: true })), clear: keysOf('weight', 'figures') }),
   'drop-order': z.object({ kind: z.literal('drop-order'), id }),
   'keep-order': z.object({ kind: z.literal('keep-order'), order: keptOrder, at: place }),
   'move-exercise': z.object({ kind: z.literal('move-exercise'), id, to: z.object({ lesson: id, at: place }).nullable() }),

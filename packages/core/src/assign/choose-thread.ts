@@ -1,6 +1,6 @@
 /** Which of the sampler's threads one role of an exercise is worked in. */
 import { caution, error, failure, type Problem, type Result, success } from '../base/index.ts'
-import { findThreadKind, type ThreadKind } from '../materials/index.ts'
+import { kindOf, type ThreadKind } from '../materials/index.ts'
 import { MAIN_ROLE, type ThreadRole } from '../notation/index.ts'
 import type { Material, SamplerThread } from '../sampler/index.ts'
 import { type Choice, given } from './choice.ts'
@@ -40,7 +40,7 @@ export function chooseThread(question: ThreadQuestion): Result<ChosenThread> {
     thread = given(named)
   } else thread = shades[0] ? given(shades[0]) : choose(question)
   if (!thread) return failure(error('assign.no-threads', [...path, 'thread']))
-  const kind = findThreadKind(thread.value.kind, thread.value.weight)
+  const kind = kindOf(thread.value)
   if (!kind)
     return failure(error('assign.no-thread-kind', [...path, 'thread'], { kind: `${thread.value.kind}${thread.value.weight ? ` ${thread.value.weight}` : ''}` }))
   const other = shades.find((one) => one.kind !== thread.value.kind || one.weight !== thread.value.weight)

@@ -1,6 +1,7 @@
 /** Threads, needles, cloths and hoops, and how they fit together. */
-export { findThreadKind, nameThread, THREAD_KIND_IDS, THREAD_KINDS } from './threads.ts'
-export type { ThreadKind } from './threads.ts'
+export { findThreadKind, kindOf, nameThread, THREAD_KIND_IDS, THREAD_KINDS } from './threads.ts'
+export type { ThreadFigures, ThreadKind, ThreadOfKind } from './threads.ts'
+export { byTen, byWeight, byWraps, countOverLength, type Measured } from './measuring.ts'
 export { CLOTH_KIND_IDS, CLOTH_KINDS, clothPitch, comfortableShaft, findClothKind, isCounted } from './cloths.ts'
 export type { Cloth, ClothKind, SeeThrough } from './cloths.ts'
 export { clothCare } from './cloth-care.ts'

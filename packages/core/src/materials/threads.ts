@@ -73,6 +73,43 @@ export function findThreadKind(id: string, weight: string | undefined): ThreadKi
   return kinds.find((kind) => kind.weight === weight || (kind.weight === null && weight === '')) ?? null
 }
 
+/** What one thread's figures are where they are not those of its kind, and how they are known. */
+export interface ThreadFigures {
+  /** Her own name for it. */
+  readonly name?: string | undefined
+  readonly diameterMm?: number | undefined
+  readonly tex?: number | undefined
+  readonly mostStrands?: number | undefined
+  readonly longestMm?: number | undefined
+  readonly putUpMm?: number | undefined
+  readonly from: 'measured' | 'label' | 'judgement'
+  /** Either way, as a share: 0.1 is ten per cent. */
+  readonly within?: number | undefined
+}
+
+export interface ThreadOfKind {
+  readonly kind: string
+  readonly weight?: string | undefined
+  readonly figures?: ThreadFigures | undefined
+}
+
+/** Its kind, with its own figures in place of the usual ones; null where there is no such kind. */
+export function kindOf({ kind: id, weight, figures }: ThreadOfKind): ThreadKind | null {
+  const kind = findThreadKind(id, weight)
+  if (!kind || !figures) return kind
+  const { name, diameterMm, tex, mostStrands, longestMm, putUpMm } = figures
+  return {
+    ...kind,
+    // A name of her own says it all; a weight beside it would be another thread's.
+    ...(name === undefined ? {} : { name, weight: null }),
+    ...(diameterMm === undefined ? {} : { diameterMm }),
+    ...(tex === undefined ? {} : { tex }),
+    ...(mostStrands === undefined ? {} : { mostStrands }),
+    ...(longestMm === undefined ? {} : { longestMm }),
+    ...(putUpMm === undefined ? {} : { putUp: { ...kind.putUp, lengthMm: putUpMm } }),
+  }
+}
+
 export function nameThread(kind: ThreadKind): string {
   return kind.weight === null ? kind.name : `${kind.name} ${kind.weight}`
 }

@@ -29,7 +29,7 @@ export const EXERCISE_FIELDS = fieldOrder<Exercise>({
 
 export const GUIDE_FIELDS = fieldOrder<DrawnGuide>({ id: 0, name: 1, layer: 2, draft: 3, guide: 4, copies: 5 })
 export const GROUP_FIELDS = fieldOrder<GuideGroup>({ id: 0, name: 1, members: 2, copies: 3 })
-export const THREAD_FIELDS = fieldOrder<SamplerThread>({ id: 0, kind: 1, weight: 2, colour: 3 })
+export const THREAD_FIELDS = fieldOrder<SamplerThread>({ id: 0, kind: 1, weight: 2, colour: 3, figures: 4 })
 export const CLOTH_FIELDS = fieldOrder<SamplerCloth>({ kind: 0, threadsPerCm: 1, thicknessMm: 2, colour: 3, widthMm: 4, heightMm: 5 })
 export const BRIEF_FIELDS = fieldOrder<Brief>({
   level: 0,

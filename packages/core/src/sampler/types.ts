@@ -6,7 +6,7 @@
 import type { Language } from '../language/index.ts'
 import type { ExerciseId, GroupId, GuideId, LessonId, PieceId, StitchId, ThreadId } from '../base/index.ts'
 import type { Guide, GuidePart, Pair } from '../guide/index.ts'
-import type { NeedleSchool } from '../materials/index.ts'
+import type { NeedleSchool, ThreadFigures } from '../materials/index.ts'
 import type { StitchDocument, ThreadRole } from '../notation/index.ts'
 
 export type Level = 'beginner' | 'improver' | 'experienced'
@@ -108,6 +108,8 @@ export interface SamplerThread {
   readonly kind: string
   readonly weight?: string | undefined
   readonly colour: Colour
+  /** Where this thread is not as its kind usually is. */
+  readonly figures?: ThreadFigures | undefined
 }
 
 export type MarkStyle = 'every-hole' | 'every-nth' | 'guide-only' | 'ends-only' | 'in-order' | 'none'

@@ -14,6 +14,7 @@ import { NOTATION_SENTENCES } from '../notation/index.ts'
 import { REFIT_SENTENCES } from '../refit/index.ts'
 import { SAMPLER_SENTENCES } from '../sampler/index.ts'
 import { SHEETS_SENTENCES } from '../sheets/index.ts'
+import { STORES_SENTENCES } from '../stores/index.ts'
 import { formatLength, type LengthUnit } from '../units/index.ts'
 import { where, WORK_SENTENCES } from '../work/index.ts'
 
@@ -24,6 +25,7 @@ export const CORE_SENTENCES: Sentences = {
   ...NOTATION_SENTENCES,
   ...SAMPLER_SENTENCES,
   ...CLASSES_SENTENCES,
+  ...STORES_SENTENCES,
   ...ASSIGN_SENTENCES,
   ...WORK_SENTENCES,
   ...EXERCISE_SENTENCES,

@@ -7,7 +7,7 @@ export interface ChangeThread {
   readonly kind: 'change-thread'
   readonly id: ThreadId
   readonly set: FieldChange<Omit<SamplerThread, 'id'>>
-  readonly clear?: readonly 'weight'[] | undefined
+  readonly clear?: readonly ('weight' | 'figures')[] | undefined
 }
 
 export const changeThread: SamplerTools<ChangeThread> = {
@@ -19,6 +19,6 @@ export const changeThread: SamplerTools<ChangeThread> = {
     const was = byId(before.threads, id)
     if (!was) return null
     const back = fieldsBefore<SamplerThread>(was, set, clear)
-    return { kind: 'change-thread', id, set: back.set, clear: back.clear as 'weight'[] }
+    return { kind: 'change-thread', id, set: back.set, clear: back.clear as ('weight' | 'figures')[] }
   },
 }
