@@ -12,6 +12,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./Inside.tsx')).Inside }),
         children: [
           { path: '/', lazy: async () => ({ Component: (await import('./shelf/Shelf.tsx')).Shelf }) },
+          { path: '/stores', lazy: async () => ({ Component: (await import('./stores/StoresPage.tsx')).StoresPage }) },
           { path: '/account', lazy: async () => ({ Component: (await import('./account/Account.tsx')).Account }) },
           {
             path: '/samplers/:id',

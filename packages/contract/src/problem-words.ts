@@ -11,6 +11,12 @@ const CONTRACT_SENTENCES: Sentences = {
   'document.wrong': ({ where, what }, say) => `${say(where)}: ${sentence(say(what))}`,
   'document.too-deep': 'This is nested more than {levels} levels deep, which cannot be kept. Write it flatter.',
   'document.half-letter': 'A letter in {where} is cut in half and cannot be kept. Type it again.',
+  'table.no-column': 'The column {column} is missing. The first line names the columns; those of an export serve as a pattern.',
+  'table.no-shelf': '"{given}" is no shelf; write one of {shelves}.',
+  'table.no-number': '"{given}" under {column} is no figure.',
+  'table.no-kind': '"{given}" is no kind of {shelf} that is known here.',
+  'table.no-amount': 'How much of it is left is missing.',
+  'table.no-unit': 'The unit "{unit}" is not known; write m, cm, yd, or skein, ball, reel as it is sold.',
   // What a server said of a whole request, in its own words.
   'operation.refused': '{said}',
   'operation.wrong': 'This change would leave the document unreadable.',

@@ -1,10 +1,11 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
-import { diaryClass, sixThursdays, thursdayClass, weatherDiary } from '@lemmata/contract/demo'
+import { demoStores, diaryClass, sixThursdays, thursdayClass, weatherDiary } from '@lemmata/contract/demo'
 import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
 import { insertClass } from '../classes/index.ts'
-import { SamplerRow, Teacher } from '../database/index.ts'
+import { SamplerRow, StoresRow, Teacher } from '../database/index.ts'
 import { shelfColumns } from '../samplers/index.ts'
+import { insertStores } from '../stores/index.ts'
 
 export const DEMO = { email: 'demo@lemmata.example', password: 'needle and thread' }
 
@@ -15,6 +16,8 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
     if (known && !reset) return
     const teacher = known ?? (await Teacher.create({ email: DEMO.email, name: 'Ada Merino', passwordHash: await hashPassword(DEMO.password) }, { transaction }))
     await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
+    await StoresRow.destroy({ where: { id: teacher.id }, transaction })
+    await insertStores({ kind: 'teacher', id: teacher.id }, demoStores(), transaction)
     for (const [document, people] of [[sixThursdays(today), thursdayClass()] as const, [weatherDiary(), diaryClass()] as const]) {
       const row = await SamplerRow.create(
         { teacherId: teacher.id, ...shelfColumns(document), revision: 1, printedRevision: null, deletedAt: null },

@@ -8,12 +8,14 @@ import type {
   SamplerSummary,
   SentOperation,
   SessionAnswer,
+  StoresAnswer,
   VersionAnswer,
   VersionSummary,
   WrittenAnswer,
 } from '@lemmata/contract'
 import type { ClassOperation } from '@lemmata/core/classes'
 import type { StitchDocument } from '@lemmata/core/notation'
+import type { StoresOperation } from '@lemmata/core/stores'
 
 export class ApiError extends Error {
   constructor(
@@ -93,6 +95,9 @@ export const api = {
   group: (id: string) => call<ClassAnswer>('GET', `/classes/${id}`),
   makeClass: (given: { sampler: string; name: string }) => call<ClassAnswer>('POST', '/classes', given),
   removeClass: (id: string) => call<void>('DELETE', `/classes/${id}`),
+  stores: () => call<StoresAnswer>('GET', '/stores'),
+  sendStoresOperations: (baseRevision: number, operations: readonly SentOperation<StoresOperation>[]) =>
+    call<WrittenAnswer>('POST', '/stores/operations', { baseRevision, operations }),
   sendClassOperations: (id: string, baseRevision: number, operations: readonly SentOperation<ClassOperation>[]) =>
     call<WrittenAnswer>('POST', `/classes/${id}/operations`, { baseRevision, operations }),
 }

@@ -3,9 +3,12 @@ import type { Kit } from '@lemmata/core/kit'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
 import { problemInWords } from '@lemmata/contract'
+import { KitBox } from './KitBox.tsx'
+import { clothTick } from './ticks.ts'
+import type { TickList } from './use-ticks.ts'
 import { PlanPicture } from '../cloth/PlanPicture.tsx'
 
-export function ClothToCut({ sampler, kit }: { readonly sampler: Sampler; readonly kit: Kit }) {
+export function ClothToCut({ sampler, kit, ticks }: { readonly sampler: Sampler; readonly kit: Kit; readonly ticks: TickList }) {
   const { cloth } = kit
   const { units } = sampler
   const length = (mm: number): string => formatLength(mm, units, units === 'mm' ? 0 : 1)
@@ -15,6 +18,11 @@ export function ClothToCut({ sampler, kit }: { readonly sampler: Sampler; readon
         {counted(cloth.count, 'piece')} of {length(cloth.piece.widthMm)} by {length(cloth.piece.heightMm)}
       </h2>
       <p className="why">One for every kit and your own.</p>
+      {cloth.plan.ok && (
+        <p className="kit-cloth-done">
+          <KitBox tick={clothTick(kit)} ticks={ticks} number={cloth.count} label="The cloth is cut" /> All pieces are cut: they are taken off your stores.
+        </p>
+      )}
       {cloth.plan.ok ? (
         <>
           <p>

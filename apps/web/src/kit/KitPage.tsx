@@ -1,24 +1,29 @@
 /** The class's kit at the cutting table: one colour at a time, ticked kit by kit; cloth, needles, bags, and what is bought. */
-import { type Kit, planKit, shoppingList, toolsFor } from '@lemmata/core/kit'
+import { againstStores, type Kit, planKit, toolsFor } from '@lemmata/core/kit'
 import type { Sampler } from '@lemmata/core/sampler'
+import type { Stores } from '@lemmata/core/stores'
 import { counted } from '@lemmata/core/units'
 import { Button, Segmented } from 'antd'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { Link, useParams } from 'react-router'
+import { Link } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
+import { useAppSelector } from '../store/index.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { downloadText } from '../stitches/download.ts'
+import { useStores } from '../stores/use-stores.ts'
 import { BuyTable } from './BuyTable.tsx'
 import { ClothToCut } from './ClothToCut.tsx'
+import { EarlierPlan } from './EarlierPlan.tsx'
 import { shoppingCsv } from './kit-csv.ts'
+import { Labels } from './Labels.tsx'
 import { NeedlesAndTools } from './NeedlesAndTools.tsx'
 import { PackTable } from './PackTable.tsx'
 import { ThreadToCut } from './ThreadToCut.tsx'
-import { bagTicks, nameOfTick, threadTicks } from './ticks.ts'
+import { alreadyTaken, bagTicks, clothTick, nameOfTick, partsOfTick, threadTicks } from './ticks.ts'
 import { type TickList, useTicks } from './use-ticks.ts'
 
-const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Buy'] as const
+const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Labels', 'Buy'] as const
 type View = (typeof VIEWS)[number]
 
 /** Whoever goes from box to box by key ticks the box where she is; after a click the bar ticks the next. */
@@ -31,7 +36,9 @@ const BY_KEY = {
 export function KitPage() {
   const sampler = useSampler()
   const { done, complete } = useWorked()
-  const { id = '' } = useParams()
+  const id = useAppSelector((state) => state.sampler.open?.id ?? '')
+  const { open, failed } = useStores()
+  const stores = open?.document ?? null
   const kit = useMemo(() => (complete ? planKit(sampler, done) : null), [complete, sampler, done])
   return (
     <div className="stage-frame kit">
@@ -40,22 +47,32 @@ export function KitPage() {
         <p className="quiet stage-empty">Counting the thread …</p>
       ) : sampler.exercises.length === 0 ? (
         <p className="quiet stage-empty">No exercise yet: there is nothing to cut. Choose a stitch first.</p>
+      ) : stores === null ? (
+        <p className={failed === null ? 'quiet stage-empty' : 'wrong stage-empty'}>{failed ?? 'Looking into the stores …'}</p>
       ) : (
-        <Kits id={id} sampler={sampler} kit={kit} />
+        <Kits id={id} sampler={sampler} kit={kit} stores={stores} />
       )}
     </div>
   )
 }
 
-function Kits({ id, sampler, kit }: { readonly id: string; readonly sampler: Sampler; readonly kit: Kit }) {
+interface KitsProps {
+  readonly id: string
+  readonly sampler: Sampler
+  readonly kit: Kit
+  readonly stores: Stores
+}
+
+function Kits({ id, sampler, kit, stores }: KitsProps) {
   const { done } = useWorked()
   const [view, setView] = useState<View>('Thread')
   const tools = useMemo(() => toolsFor(done, kit.stiletto), [done, kit.stiletto])
-  const list = useMemo(() => shoppingList(sampler, kit, tools), [sampler, kit, tools])
   const threads = useMemo(() => threadTicks(kit), [kit])
   const bags = useMemo(() => bagTicks(kit), [kit])
-  const all = useMemo(() => [...threads, ...bags], [threads, bags])
-  const ticks = useTicks(id, all)
+  const all = useMemo(() => [...threads, ...bags, clothTick(kit)], [threads, bags, kit])
+  const partsOf = useCallback((tick: string, now: Stores) => partsOfTick(sampler, kit, tick, now), [sampler, kit])
+  const ticks = useTicks(id, all, stores, partsOf)
+  const against = useMemo(() => againstStores(sampler, kit, tools, stores, alreadyTaken(kit, ticks.has)), [sampler, kit, tools, stores, ticks])
   const ofView = view === 'Pack' ? bags : threads
   const next = ofView.find((one) => !ticks.has(one)) ?? null
   const isTicked = view === 'Thread' || view === 'Pack'
@@ -73,16 +90,18 @@ function Kits({ id, sampler, kit }: { readonly id: string; readonly sampler: Sam
         </span>
         <Segmented aria-label="What is shown" value={view} onChange={setView} options={[...VIEWS]} />
         <span className="toolbar-end">
-          <Button onClick={() => downloadText(`what to buy, ${sampler.name}.csv`, shoppingCsv(list), 'text/csv')}>Buy list as CSV</Button>
+          <Button onClick={() => downloadText(`what to buy, ${sampler.name}.csv`, shoppingCsv(against.lines), 'text/csv')}>Buy list as CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
+      <EarlierPlan sampler={id} stores={stores} earlier={ticks.earlier} all={all.every(ticks.has)} />
       <div className="stage-scroll kit-view">
-        {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} />}
-        {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} />}
+        {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} stores={stores} />}
+        {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}
         {view === 'Pack' && <PackTable sampler={sampler} kit={kit} ticks={ticks} next={next} />}
-        {view === 'Buy' && <BuyTable list={list} />}
+        {view === 'Labels' && <Labels sampler={sampler} kit={kit} />}
+        {view === 'Buy' && <BuyTable against={against} currency={stores.currency} units={sampler.units} />}
       </div>
       {isTicked && <Foot kit={kit} ticks={ticks} all={ofView} next={next} />}
     </>

@@ -6,6 +6,7 @@ import { counted, formatLength } from '@lemmata/core/units'
 import { strandsInWords } from '@lemmata/core/assign'
 import { KitBox } from './KitBox.tsx'
 import { bagTicks } from './ticks.ts'
+import { whose } from './whose.ts'
 import type { TickList } from './use-ticks.ts'
 
 interface Props {
@@ -52,10 +53,4 @@ export function PackTable({ sampler, kit, ticks, next }: Props) {
       </div>
     </div>
   )
-}
-
-/** Learners first, of these the left-handed last; then what is to spare. */
-function whose({ learners, leftHanded }: Kit, index: number): string {
-  if (index >= learners) return 'to spare'
-  return index >= learners - leftHanded ? 'for a left hand: left-handed sheets' : 'for a right hand'
 }

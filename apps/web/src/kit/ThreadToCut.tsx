@@ -1,9 +1,11 @@
 /** A colour after the other: how many lengths are cut, how they are parted, and a box for every kit that has its threads. */
-import { cutInWords, type ColourToCut, type Kit, partInWords, putUpsInWords } from '@lemmata/core/kit'
+import { cutInWords, type ColourToCut, type Kit, lengthsOfKit, mmOf, partInWords, putUpsInWords } from '@lemmata/core/kit'
 import { nameThread } from '@lemmata/core/materials'
+import { storedThreads, type Stores } from '@lemmata/core/stores'
 import { formatThread } from '@lemmata/core/units'
 import { useEffect, useRef } from 'react'
 import { Spool } from '../thread/fields.tsx'
+import { LeftOver } from './LeftOver.tsx'
 import { KitBox } from './KitBox.tsx'
 import { ticksOfColour } from './ticks.ts'
 import type { TickList } from './use-ticks.ts'
@@ -12,9 +14,10 @@ interface Props {
   readonly kit: Kit
   readonly ticks: TickList
   readonly next: string | null
+  readonly stores: Stores
 }
 
-export function ThreadToCut({ kit, ticks, next }: Props) {
+export function ThreadToCut({ kit, ticks, next, stores }: Props) {
   const lengths = [...new Set(kit.colours.flatMap((one) => one.lengths.map((length) => length.lengthMm)))]
   return (
     <>
@@ -28,7 +31,7 @@ export function ThreadToCut({ kit, ticks, next }: Props) {
       </p>
       <ul className="kit-colours">
         {kit.colours.map((colour) => (
-          <Colour key={colour.thread.id} colour={colour} kits={kit.kits} ticks={ticks} next={next} lengthsDiffer={lengths.length > 1} />
+          <Colour key={colour.thread.id} colour={colour} kits={kit.kits} ticks={ticks} next={next} stores={stores} lengthsDiffer={lengths.length > 1} />
         ))}
       </ul>
     </>
@@ -40,10 +43,11 @@ interface ColourProps {
   readonly kits: number
   readonly ticks: TickList
   readonly next: string | null
+  readonly stores: Stores
   readonly lengthsDiffer: boolean
 }
 
-function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
+function Colour({ colour, kits, ticks, next, stores, lengthsDiffer }: ColourProps) {
   const { thread, kind, kit } = colour
   const all = ticksOfColour(colour, kits)
   const isNow = next !== null && all.includes(next)
@@ -51,11 +55,12 @@ function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
   useEffect(() => {
     if (isNow) row.current?.scrollIntoView({ block: 'nearest' })
   }, [isNow, next])
+  const isDone = all.every(ticks.has)
   const inEach = kit.cut.reduce((sum, one) => sum + one.count, 0)
   return (
     <li
       ref={row}
-      className={all.every(ticks.has) ? 'kit-colour is-done' : isNow ? 'kit-colour is-now' : 'kit-colour'}
+      className={isDone ? 'kit-colour is-done' : isNow ? 'kit-colour is-now' : 'kit-colour'}
       aria-label={`${thread.colour.name}, ${nameThread(kind).toLowerCase()}`}
     >
       <div className="kit-spool">
@@ -64,6 +69,7 @@ function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
           <h2>{thread.colour.name}</h2>
           <p>{nameThread(kind).toLowerCase()}</p>
           <p>{putUpsInWords(colour)}</p>
+          <InStores colour={colour} kits={kits} ticks={ticks} stores={stores} />
         </div>
       </div>
       <div>
@@ -84,7 +90,22 @@ function Colour({ colour, kits, ticks, next, lengthsDiffer }: ColourProps) {
             <KitBox key={tick} tick={tick} ticks={ticks} number={index + 1} label={`Kit ${index + 1}`} />
           ))}
         </div>
+        {isDone && <LeftOver colour={colour} stores={stores} />}
       </div>
     </li>
+  )
+}
+
+/** Whether what is there is enough for what is still to be cut. */
+function InStores({ colour, kits, ticks, stores }: Pick<ColourProps, 'colour' | 'kits' | 'ticks' | 'stores'>) {
+  const stored = storedThreads(stores, colour.thread)
+  if (stored.length === 0) return <p className="quiet">None in the stores.</p>
+  const has = stored.reduce((sum, one) => sum + one.left, 0)
+  const wanted = ticksOfColour(colour, kits).reduce((sum, tick, index) => (ticks.has(tick) ? sum : sum + mmOf(lengthsOfKit(colour, kits, index))), 0)
+  const isShort = has < wanted
+  return (
+    <p className={isShort ? 'caution' : 'quiet'}>
+      {formatThread(has)} in the stores{isShort ? `, ${formatThread(wanted - has)} short` : ''}
+    </p>
   )
 }

@@ -4,9 +4,12 @@ import { bandSampler } from '@lemmata/contract/testing'
 import { workSampler } from '@lemmata/core/exercise'
 import { planKit } from '@lemmata/core/kit'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { fireEvent, screen, within } from '@testing-library/react'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { closePage, openPage } from '../testing/page.tsx'
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { afterEach, describe, expect, it } from 'vitest'
+import { emptyStores, type Stores } from '@lemmata/core/stores'
+import { edit, store } from '../store/index.ts'
+import { storesClosed, storesOpened } from '../store/stores.ts'
+import { closePage, openPage, type } from '../testing/page.tsx'
 import { KitPage } from './KitPage.tsx'
 
 const demo = bandSampler('2026-12-03')
@@ -14,14 +17,25 @@ const withBrief = (brief: Partial<Sampler['brief']>): Sampler => ({ ...demo, bri
 const kitOf = (sampler: Sampler) => planKit(sampler, workSampler(sampler).done)
 const look = (view: string): void => void fireEvent.click(within(screen.getByLabelText('What is shown')).getByText(view))
 
-beforeEach(() => localStorage.clear())
-afterEach(closePage)
+const openKit = (sampler: Sampler, stores: Stores = emptyStores()): void => {
+  store.dispatch(storesOpened({ answer: { id: 'a', revision: 1, document: stores }, pending: [] }))
+  openPage(sampler, <KitPage />)
+}
+const storesNow = (): Stores => {
+  const { open } = store.getState().stores
+  if (!open) throw new Error('the stores are not open')
+  return open.document
+}
+afterEach(() => {
+  closePage()
+  store.dispatch(storesClosed())
+})
 
 describe('the kit', () => {
   it('has a row for every colour in the order of teaching, with what is cut and as many boxes as kits', () => {
     const sampler = withBrief({ learners: 3, sparePercent: 0, leftHanded: 0 })
     const kit = kitOf(sampler)
-    openPage(sampler, <KitPage />)
+    openKit(sampler)
     const rows = screen.getAllByRole('listitem')
     expect(rows.map((row) => within(row).getByRole('heading').textContent)).toEqual(kit.colours.map((one) => one.thread.colour.name))
     const first = rows[0] as HTMLElement
@@ -35,7 +49,7 @@ describe('the kit', () => {
   })
 
   it('says of every bag for which hand it is, the spare ones last', () => {
-    openPage(withBrief({ learners: 4, leftHanded: 1, sparePercent: 25 }), <KitPage />)
+    openKit(withBrief({ learners: 4, leftHanded: 1, sparePercent: 25 }))
     expect(screen.getByText('4 learners, 1 left-handed and 1 spare: 5 kits')).toBeTruthy()
     look('Pack')
     const bags = screen.getAllByRole('button', { name: /^Bag \d$/ }).map((box) => box.closest('li')?.textContent)
@@ -45,7 +59,7 @@ describe('the kit', () => {
   it('counts needles out, with the exercises that each is for, and says how dangerous things are handed over', () => {
     const sampler = withBrief({ learners: 4, sparePercent: 0 })
     const kit = kitOf(sampler)
-    openPage(sampler, <KitPage />)
+    openKit(sampler)
     look('Needles and tools')
     expect(screen.getByText(new RegExp(`^${kit.needles.length * 4} in all`))).toBeTruthy()
     expect(screen.getByText(/handed over by the blades/)).toBeTruthy()
@@ -53,7 +67,7 @@ describe('the kit', () => {
   })
 
   it('cloth that is too narrow is said, and the rest of the kit stands', () => {
-    openPage(withBrief({ learners: 4, cutting: { boltMm: 150 } }), <KitPage />)
+    openKit(withBrief({ learners: 4, cutting: { boltMm: 150 } }))
     look('Cloth')
     expect(document.querySelector('.kit-cloth .wrong')?.textContent).toMatch(/wide/)
     look('Buy')
@@ -63,7 +77,55 @@ describe('the kit', () => {
   })
 
   it('of an empty sampler says what to do first', () => {
-    openPage(newSampler('Empty'), <KitPage />)
+    openKit(newSampler('Empty'))
     expect(screen.getByText(/there is nothing to cut. Choose a stitch first/)).toBeTruthy()
+  })
+
+  it('takes of the stores kit by kit, says what is short, and asks what is really left when a colour is cut', () => {
+    const sampler = withBrief({ learners: 2, sparePercent: 0, leftHanded: 0 })
+    const colour = kitOf(sampler).colours[0]
+    if (!colour) throw new Error('nothing is cut')
+    const { kind, weight, colour: shade } = colour.thread
+    openKit(sampler, { ...emptyStores(), threads: [{ id: 'x', kind, ...(weight === undefined ? {} : { weight }), colour: shade, left: 400_000, price: 2 }] })
+    const row = screen.getAllByRole('listitem')[0] as HTMLElement
+    expect(within(row).getByText('400.00 m in the stores')).toBeTruthy()
+    for (const box of within(row).getAllByRole('button')) fireEvent.click(box)
+    const cut = colour.lengths.reduce((sum, { lengthMm, parted }) => sum + lengthMm * parted.lengths, 0)
+    expect(storesNow().threads[0]?.left).toBe(400_000 - cut)
+    type('Really left, m', String((400_000 - cut) / 1000 - 1))
+    expect(storesNow().threads[0]?.left).toBeCloseTo(399_000 - cut, -1)
+    expect(screen.getByText(/^1\.0\d? ?m less than by the sums|^1\.00 m less than by the sums/)).toBeTruthy()
+    look('Buy')
+    const line = screen.getAllByRole('row').find((one) => one.textContent?.includes(shade.name))
+    expect(line?.textContent).toContain('nothing')
+    expect(screen.getByText(/One kit costs/)).toBeTruthy()
+  })
+
+  it('has a label for every bag, with its hand, its threads in the order of use and its needles', () => {
+    const sampler = withBrief({ learners: 2, leftHanded: 1, sparePercent: 0 })
+    const kit = kitOf(sampler)
+    openKit(sampler)
+    look('Labels')
+    const labels = [...document.querySelectorAll<HTMLElement>('.kit-labels > li')]
+    expect(labels).toHaveLength(2)
+    expect(labels[1]?.textContent).toContain('for a left hand')
+    expect(
+      within(labels[0] as HTMLElement)
+        .getAllByRole('listitem')
+        .map((one) => one.textContent?.split(',')[0]),
+    ).toEqual(kit.colours.map((one) => one.thread.colour.name))
+  })
+
+  it('of a plan that has changed says what was cut for it, and puts it back in one', () => {
+    const sampler = withBrief({ learners: 2, sparePercent: 0, leftHanded: 0 })
+    const [first] = kitOf(sampler).colours
+    if (!first) throw new Error('nothing is cut')
+    openKit(sampler, emptyStores())
+    fireEvent.click(within(screen.getAllByRole('listitem')[0] as HTMLElement).getByRole('button', { name: 'Kit 1' }))
+    act(() => edit({ kind: 'change-brief', set: { learners: 3 } }))
+    expect(screen.getByText(/1 box was ticked before the plan changed/)).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Put it back' }))
+    expect(storesNow().taken).toEqual([])
+    expect(screen.queryByText(/before the plan changed/)).toBeNull()
   })
 })

@@ -5,6 +5,7 @@ import { forgetLastSeen } from '../drawing/last-seen.ts'
 import { serverApi, useSessionQuery } from '../api/server-api.ts'
 import { classClosed } from '../store/class.ts'
 import { useAppDispatch } from '../store/index.ts'
+import { storesClosed } from '../store/stores.ts'
 import { samplerClosed } from '../store/sampler.ts'
 
 /** Whose account it is, and the way out of it. */
@@ -18,6 +19,7 @@ export function AccountMenu() {
     void forgetLastSeen()
     dispatch(samplerClosed())
     dispatch(classClosed())
+    dispatch(storesClosed())
     dispatch(serverApi.util.resetApiState())
     await dispatch(serverApi.util.upsertQueryData('session', undefined, null))
   }
@@ -26,6 +28,7 @@ export function AccountMenu() {
       trigger={['click']}
       menu={{
         items: [
+          { key: 'stores', label: 'Stores', onClick: () => void navigate('/stores') },
           { key: 'account', label: `Account of ${teacher.name}`, onClick: () => void navigate('/account') },
           { key: 'out', label: 'Sign out', onClick: () => void signOut() },
         ],

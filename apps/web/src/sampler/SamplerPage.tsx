@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
+import { UNLESS_TYPING } from '../look/keys.ts'
 import { useOwnStitchesQuery } from '../api/server-api.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
 import { readyWorkers } from '../compute/workers.ts'
@@ -90,14 +91,6 @@ const WITH_SPINE = ['stitches', 'order', 'cloth', 'thread', 'sheets']
 const WITH_CARD = ['order', 'cloth', 'thread']
 
 const NO_STITCHES: readonly StitchDocument[] = []
-
-/** Where one types, the browser's own undoing holds; a row, a choice between views or a slider has none. */
-const UNLESS_TYPING = { enableOnFormTags: true, ignoreEventWhen: ({ target }: KeyboardEvent) => isTypedIn(target) }
-
-function isTypedIn(target: EventTarget | null): boolean {
-  if (target instanceof HTMLInputElement) return !['radio', 'checkbox', 'range', 'button'].includes(target.type)
-  return target instanceof HTMLTextAreaElement || (target instanceof HTMLElement && target.isContentEditable)
-}
 
 function Work({ open }: { open: OpenSampler }) {
   const { document: sampler } = open

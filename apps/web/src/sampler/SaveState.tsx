@@ -9,11 +9,12 @@ import type { SaveStatus } from '../store/open-document.ts'
 /** The worst comes last. */
 const STATUSES: readonly SaveStatus[] = ['saved', 'saving', 'waiting', 'offline', 'signed-out']
 
-/** Of the sampler and of the class beside it. */
+/** Of the sampler, of the class beside it, and of the stores. */
 export function SaveState() {
   const sampler = useAppSelector((state) => state.sampler.open)
   const group = useAppSelector((state) => state.class.open)
-  const open = [sampler, group].flatMap((one) => (one ? [one] : []))
+  const stores = useAppSelector((state) => state.stores.open)
+  const open = [sampler, group, stores].flatMap((one) => (one ? [one] : []))
   const status = STATUSES[Math.max(0, ...open.map((one) => STATUSES.indexOf(one.status)))] ?? 'saved'
   const changes = counted(
     open.reduce((sum, one) => sum + one.pending.length, 0),

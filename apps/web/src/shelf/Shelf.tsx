@@ -97,6 +97,9 @@ export function Shelf() {
             <h1>Shelf</h1>
             <span className="quiet">Your samplers, the last changed first</span>
           </div>
+          <Link to="/stores" className="link-button">
+            Stores
+          </Link>
           <FileButton label="Sampler file" onFile={(file) => void importFile(file)}>
             Import a file
           </FileButton>

@@ -1,6 +1,7 @@
 /** The store: what the server has (asked for and remembered), the open sampler and class, and their edits. All else is derived. */
-import { applySamplerOperations, classOperation, operation as operationSchema, type SentOperation } from '@lemmata/contract'
+import { applySamplerOperations, classOperation, operation as operationSchema, type SentOperation, storesOperation } from '@lemmata/contract'
 import type { ClassOperation } from '@lemmata/core/classes'
+import type { StoresOperation } from '@lemmata/core/stores'
 import type { Operation } from '@lemmata/core/sampler'
 import { configureStore, createListenerMiddleware, type ThunkDispatch, type TypedStartListening, type UnknownAction } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
@@ -19,16 +20,27 @@ import {
 import { type EditWay, sentenceOfProblems } from './open-document.ts'
 import { acknowledged, connectionLost, edited, noticed, rebased, samplerReducer, type SamplerState, sendingBegan, sessionLost } from './sampler.ts'
 import { SEND_NOW, startSaving } from './saver.ts'
+import {
+  storesAcknowledged,
+  storesConnectionLost,
+  storesEdited,
+  storesRebased,
+  storesReducer,
+  storesSendingBegan,
+  storesSessionLost,
+  type StoresState,
+} from './stores.ts'
 
 interface SavedState {
   readonly sampler: SamplerState
   readonly class: ClassState
+  readonly stores: StoresState
 }
 
 const listeners = createListenerMiddleware<SavedState>()
 
 export const store = configureStore({
-  reducer: { sampler: samplerReducer, class: classReducer, [serverApi.reducerPath]: serverApi.reducer },
+  reducer: { sampler: samplerReducer, class: classReducer, stores: storesReducer, [serverApi.reducerPath]: serverApi.reducer },
   // Documents are large and checked by the contract; walking them at every action would cost more than it finds.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(listeners.middleware).concat(serverApi.middleware),
 })
@@ -36,6 +48,7 @@ export const store = configureStore({
 const startListening = listeners.startListening as TypedStartListening<SavedState, ThunkDispatch<SavedState, unknown, UnknownAction>>
 export const samplerKey = (id: string): string => `sampler/${id}`
 export const classKey = (id: string): string => `class/${id}`
+export const storesKey = (id: string): string => `stores/${id}`
 
 startSaving(startListening, {
   keyOf: samplerKey,
@@ -59,11 +72,22 @@ startSaving(startListening, {
   connectionLost: classConnectionLost,
   sessionLost: classSessionLost,
 })
+startSaving(startListening, {
+  keyOf: storesKey,
+  open: (state) => state.stores.open,
+  send: (_id, baseRevision, operations) => api.sendStoresOperations(baseRevision, operations),
+  staleCode: 'stores.stale',
+  began: storesSendingBegan,
+  acknowledged: storesAcknowledged,
+  rebased: (answer, applied) => storesRebased({ answer, applied }),
+  connectionLost: storesConnectionLost,
+  sessionLost: storesSessionLost,
+})
 if (typeof window !== 'undefined') {
   window.addEventListener('online', () => sendNow())
   window.addEventListener('beforeunload', (event) => {
-    const { sampler, class: group } = store.getState()
-    if ([sampler.open, group.open].some((open) => open && open.pending.length > 0)) event.preventDefault()
+    const { sampler, class: group, stores } = store.getState()
+    if ([sampler.open, group.open, stores.open].some((open) => open && open.pending.length > 0)) event.preventDefault()
   })
 }
 
@@ -102,6 +126,18 @@ export function editClass(operation: ClassOperation, way: EditWay = 'do'): void 
   const checked = classOperation.safeParse(operation)
   if (checked.success) store.dispatch(classEdited({ operation: checked.data, id: crypto.randomUUID(), way, turn: nextTurn() }))
   else store.dispatch(noticed(`This cannot be set: ${checked.error.issues[0]?.message ?? 'it is out of range'}.`))
+}
+
+export function editStores(operation: StoresOperation, way: EditWay = 'do'): void {
+  const checked = storesOperation.safeParse(operation)
+  if (checked.success) store.dispatch(storesEdited({ operation: checked.data, id: crypto.randomUUID(), way, turn: nextTurn() }))
+  else store.dispatch(noticed(`This cannot be set: ${checked.error.issues[0]?.message ?? 'it is out of range'}.`))
+}
+
+/** What was last done to the stores; what was done to a sampler is another matter. */
+export function takeBackStores(way: 'undo' | 'redo'): void {
+  const last = store.getState().stores.open?.[way].at(-1)
+  if (last) editStores(last.operation, way)
 }
 
 /** The latest edit goes first, of the sampler or of the class. */

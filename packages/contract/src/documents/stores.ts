@@ -47,7 +47,14 @@ export const storedNeedle = anyNeedle.refine(({ kind, size, shaftMm }) => shaftM
   error: 'this kind has no such size; measure its shaft and give that',
 }) satisfies z.ZodType<StoredNeedle>
 
-export const storedCloth = z.object({ id, kind: oneOf(CLOTH_KIND_IDS, 'cloth'), colour, widthMm: lengthMm, ...kept }) satisfies z.ZodType<StoredCloth>
+export const storedCloth = z.object({
+  id,
+  kind: oneOf(CLOTH_KIND_IDS, 'cloth'),
+  colour,
+  widthMm: lengthMm,
+  threadsPerCm: z.number().min(1).max(80).optional(),
+  ...kept,
+}) satisfies z.ZodType<StoredCloth>
 export const storedHoop = z.object({
   id,
   shape: z.enum(['round', 'oval', 'frame']),
@@ -70,7 +77,7 @@ export const anyStored = z.strictObject({
 export const shelfName = z.enum(SHELF_NAMES as [(typeof SHELF_NAMES)[number], ...(typeof SHELF_NAMES)[number][]])
 const part = z.object({ shelf: shelfName, item: id, amount: amount.refine((given) => given > 0, 'take more than none of it') }) satisfies z.ZodType<Part>
 /** What was taken names what it was for, with figures and signs of its own. */
-const takenName = z.string().min(1).max(200)
+const takenName = z.string().min(1).max(500)
 export const taken = z.object({ id: takenName, for: id, parts: z.array(part).max(60) }) satisfies z.ZodType<Taken>
 
 export const MOST_STORED = 6000

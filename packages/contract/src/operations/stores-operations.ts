@@ -22,7 +22,7 @@ const SCHEMAS = {
     shelf: shelfName,
     id,
     set: anyStored.partial(),
-    clear: z.array(z.enum(['price', 'note', 'weight', 'shaftMm', 'figures'])).optional(),
+    clear: z.array(z.enum(['price', 'note', 'weight', 'threadsPerCm', 'shaftMm', 'figures'])).optional(),
   }),
   'remove-stored': z.object({ kind: z.literal('remove-stored'), shelf: shelfName, id }),
   restock: z.object({ kind: z.literal('restock'), shelf: shelfName, id, amount }),

@@ -1,5 +1,5 @@
 /** What is bought for the class, a line each: for the shop, and for a sheet of figures. */
-import { nameNeedle, nameThread } from '../materials/index.ts'
+import { nameNeedle, nameThread, type Needle } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import { capitalised, counted, formatLength } from '../units/index.ts'
 import type { Kit } from './plan-kit.ts'
@@ -7,6 +7,8 @@ import type { KitTool } from './tools.ts'
 
 export interface ToBuy {
   readonly group: 'Thread' | 'Needles' | 'Cloth' | 'Hoops' | 'Marking' | 'Tools'
+  /** The thread, needle or tool by its id; one of a group needs none. */
+  readonly of: string
   readonly what: string
   readonly count: number
   /** "skein of 8 m", "m of 140 cm wide"; empty where they are counted. */
@@ -20,8 +22,9 @@ export function shoppingList(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'u
   const { kits, cloth } = kit
   const length = (mm: number): string => formatLength(mm, sampler.units, sampler.units === 'mm' ? 0 : 1)
   const hoop = sampler.workingHoop
-  const row = (group: ToBuy['group'], what: string, count: number, unit: string, each: string, instead: string | null = null): ToBuy => ({
+  const row = (group: ToBuy['group'], of: string, what: string, count: number, unit: string, each: string, instead: string | null = null): ToBuy => ({
     group,
+    of,
     what,
     count,
     unit,
@@ -32,6 +35,7 @@ export function shoppingList(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'u
     ...kit.colours.map(({ thread, kind, kit: one, putUps }) =>
       row(
         'Thread',
+        thread.id,
         `${thread.colour.name}, ${nameThread(kind).toLowerCase()}`,
         putUps,
         `${kind.putUp.word} of ${kind.putUp.lengthMm / 1000} m`,
@@ -41,11 +45,12 @@ export function shoppingList(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'u
         ),
       ),
     ),
-    ...kit.needles.map(({ needle }) => row('Needles', nameNeedle(needle), kits, '', '1')),
+    ...kit.needles.map(({ needle }) => row('Needles', needleKey(needle), nameNeedle(needle), kits, '', '1')),
     ...(cloth.plan.ok
       ? [
           row(
             'Cloth',
+            '',
             `${capitalised(sampler.cloth.colour.name)} cloth`,
             Number((cloth.plan.value.toBuyMm / 1000).toFixed(1)),
             `m of ${length(cloth.boltMm)} wide`,
@@ -53,11 +58,15 @@ export function shoppingList(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'u
           ),
         ]
       : []),
-    ...(hoop ? [row('Hoops', hoopInWords(hoop, length), kits, '', '1', 'a size larger, screwed tight')] : []),
-    ...(kit.marking ? [row('Marking', kit.marking.name, kit.marking.by === 'tracing' ? kits : 1, '', kit.marking.by === 'tracing' ? '1' : 'shared')] : []),
-    ...tools.map((tool) => row('Tools', tool.name, tool.shared ? 1 : kits, '', tool.shared ? 'shared' : '1', tool.instead)),
+    ...(hoop ? [row('Hoops', '', hoopInWords(hoop, length), kits, '', '1', 'a size larger, screwed tight')] : []),
+    ...(kit.marking
+      ? [row('Marking', kit.marking.id, kit.marking.name, kit.marking.by === 'tracing' ? kits : 1, '', kit.marking.by === 'tracing' ? '1' : 'shared')]
+      : []),
+    ...tools.map((tool) => row('Tools', tool.id, tool.name, tool.shared ? 1 : kits, '', tool.shared ? 'shared' : '1', tool.instead)),
   ]
 }
+
+export const needleKey = ({ family, size }: Needle): string => `${family.id} ${size}`
 
 /** "Hoop, 203 mm", "Frame, 300 mm by 220 mm inside". */
 export function hoopInWords(hoop: Hoop, length: (mm: number) => string): string {

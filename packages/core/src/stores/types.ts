@@ -38,6 +38,8 @@ export interface StoredCloth extends Kept {
   readonly colour: Colour
   /** From selvedge to selvedge. */
   readonly widthMm: number
+  /** Counted; as its kind usually has where it is left out. */
+  readonly threadsPerCm?: number | undefined
 }
 
 export interface StoredHoop extends Kept {

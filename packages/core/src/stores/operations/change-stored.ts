@@ -8,7 +8,7 @@ export interface ChangeStored {
   readonly shelf: ShelfName
   readonly id: StoredId
   readonly set: FieldChange<Omit<AnyStored, 'id'>>
-  readonly clear?: readonly ('price' | 'note' | 'weight' | 'shaftMm' | 'figures')[] | undefined
+  readonly clear?: readonly ('price' | 'note' | 'weight' | 'threadsPerCm' | 'shaftMm' | 'figures')[] | undefined
 }
 
 export const changeStored: StoresTools<ChangeStored> = {

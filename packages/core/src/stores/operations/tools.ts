@@ -16,11 +16,12 @@ export const STORED_FIELDS = fieldOrder<AnyStored>({
   shape: 6,
   sizeMm: 7,
   widthMm: 8,
-  shaftMm: 9,
-  figures: 10,
-  left: 11,
-  price: 12,
-  note: 13,
+  threadsPerCm: 9,
+  shaftMm: 10,
+  figures: 11,
+  left: 12,
+  price: 13,
+  note: 14,
 })
 
 export const findIn = (stores: Stores, shelf: ShelfName, id: string): Stored | undefined => byId<Stored>(stores[shelf], id)

@@ -1,0 +1,3 @@
+/** Tables that people keep in other programs. */
+export { readNumber } from './read-number.ts'
+export { readStoresTable, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './stores-table.ts'

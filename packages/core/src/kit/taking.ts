@@ -1,0 +1,37 @@
+/** What a kit takes out of the stores: its lengths of each colour, a bag's needles and hoop. The kits' shares are whole lengths and add up. */
+import { storedHoops, storedNeedles, storedThreads, storedTools, type Part, type Stores } from '../stores/index.ts'
+import type { Sampler } from '../sampler/index.ts'
+import type { Lengths } from './cut-put-ups.ts'
+import type { ColourToCut, Kit } from './plan-kit.ts'
+
+/** Of so many lengths for all kits, those that are cut for one, from 0: the first kits have one more where it does not divide. */
+export function lengthsOfKit({ lengths }: Pick<ColourToCut, 'lengths'>, kits: number, index: number): readonly Lengths[] {
+  return lengths.map(({ lengthMm, parted }) => ({ lengthMm, count: upTo(parted.lengths, kits, index + 1) - upTo(parted.lengths, kits, index) }))
+}
+
+const upTo = (lengths: number, kits: number, index: number): number => (kits === 0 ? 0 : Math.ceil((lengths * index) / kits))
+
+export const mmOf = (lengths: readonly Lengths[]): number => lengths.reduce((sum, one) => sum + one.lengthMm * one.count, 0)
+
+/** One kit's thread of one colour, out of what is open first. Less where there is less. */
+export function partsOfThread(colour: ColourToCut, kits: number, index: number, stores: Stores): readonly Part[] {
+  let wanted = mmOf(lengthsOfKit(colour, kits, index))
+  return storedThreads(stores, colour.thread).flatMap((one): Part[] => {
+    const amount = Math.min(wanted, one.left)
+    wanted -= amount
+    return amount > 0 ? [{ shelf: 'threads', item: one.id, amount }] : []
+  })
+}
+
+/** One bag's: a needle of each, its hoop, and what it is marked with where everyone has her own. */
+export function partsOfBag(sampler: Pick<Sampler, 'workingHoop'>, { needles, marking }: Pick<Kit, 'needles' | 'marking'>, stores: Stores): readonly Part[] {
+  const one = (shelf: Part['shelf'], found: readonly { readonly id: string; readonly left: number }[]): Part[] => {
+    const item = found.find((stored) => stored.left > 0)
+    return item ? [{ shelf, item: item.id, amount: 1 }] : []
+  }
+  return [
+    ...needles.flatMap(({ needle }) => one('needles', storedNeedles(stores, { kind: needle.family.id, size: needle.size }))),
+    ...(sampler.workingHoop ? one('hoops', storedHoops(stores, sampler.workingHoop)) : []),
+    ...(marking?.by === 'tracing' ? one('tools', storedTools(stores, marking.name)) : []),
+  ]
+}
