@@ -1,18 +1,22 @@
 /** The class's kit: thread to the needleful, the cut list, needles, cloth, and what is bought. */
 import { hasErrors, type Result, success } from '@lemmata/core/base'
 import { workSampler } from '@lemmata/core/exercise'
-import { cutInWords, partInWords, planKit, putUpsInWords, shoppingList, toolsFor } from '@lemmata/core/kit'
+import { againstStores, cutInWords, partInWords, planKit, putUpsInWords, toolsFor } from '@lemmata/core/kit'
 import { nameNeedle } from '@lemmata/core/materials'
-import { readSampler } from '@lemmata/contract'
+import { bringIn, emptyStores, applyStoresOperation, type Stores } from '@lemmata/core/stores'
+import { readCsv, readJson, readSampler, readStores, readStoresTable } from '@lemmata/contract'
 import type { Answer } from './command.ts'
 
-export function kit(given: unknown): Result<Answer> {
+export function kit(given: unknown, { storesText }: Readonly<Record<string, string>> = {}): Result<Answer> {
   const sampler = readSampler(given)
   if (!sampler.ok) return sampler
+  const house = storesText === undefined ? success(emptyStores()) : storesOf(storesText)
+  if (!house.ok) return house
   const { done, problems } = workSampler(sampler.value)
   const plan = planKit(sampler.value, done)
   const tools = toolsFor(done, plan.stiletto)
   const { learners, spares, kits, leftHanded, threadsOnCard, cloth } = plan
+  const against = againstStores(sampler.value, plan, tools, house.value)
   const output = {
     ...{ learners, spares, kits, leftHanded, threadsOnCard },
     threads: plan.colours.map((colour) => ({
@@ -36,7 +40,34 @@ export function kit(given: unknown): Result<Answer> {
       toBuyMm: cloth.plan.ok ? cloth.plan.value.toBuyMm : null,
     },
     tools,
-    shopping: shoppingList(sampler.value, plan, tools),
+    shopping: against.lines,
+    cost: { currency: house.value.currency, toBuy: against.cost, perKit: against.perKit, unpriced: against.unpriced },
   }
-  return success({ output, wrong: hasErrors(problems) }, [...problems, ...cloth.piece.problems, ...(cloth.plan.ok ? [] : cloth.plan.problems)])
+  return success({ output, wrong: hasErrors(problems) }, [
+    ...house.problems,
+    ...problems,
+    ...cloth.piece.problems,
+    ...(cloth.plan.ok ? [] : cloth.plan.problems),
+  ])
+}
+
+/** The stores as a table that was exported, or as the document itself. Lines that cannot be read are said, and the others count. */
+function storesOf(text: string): Result<Stores> {
+  if (text.trimStart().startsWith('{')) {
+    const read = readJson(text)
+    return read.ok ? readStores(read.value) : read
+  }
+  let made = 0
+  const table = readStoresTable(readCsv(text), () => {
+    made += 1
+    return `s${made}`
+  })
+  const step = bringIn(emptyStores(), table.good)
+  const filled = step ? applyStoresOperation(emptyStores(), step) : success(emptyStores())
+  return filled.ok
+    ? success(
+        filled.value,
+        table.bad.map(({ line, problem }) => ({ ...problem, path: ['stores', line] })),
+      )
+    : filled
 }

@@ -1,6 +1,6 @@
 /** The command as it is called, on files and standard input. */
 import { execFileSync, spawnSync } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -197,6 +197,28 @@ describe('lemmata', () => {
     expect(lemmata(['kit', '-'], { cloth: 3 }).status).toBe(1)
   })
 
+  it('kit --stores: what is in the stores is taken off, and a bad line of the table is said and keeps nothing out', () => {
+    const sampler = bandSampler('2026-12-03')
+    const plain = JSON.parse(lemmata(['kit', '-'], sampler).out) as Kit
+    const [first] = sampler.threads
+    if (!first) throw new Error('the sampler has no thread')
+    const stores = join(folder, 'stores.csv')
+    writeFileSync(
+      stores,
+      `Shelf;What;Size;Colour;Hex;Left;Unit;Price\nthreads;${first.kind};${first.weight ?? ''};${first.colour.name};${first.colour.hex};8000;m;1,5\nattic;x;;;;1;m;\n`,
+    )
+    const { status, out, err } = lemmata(['kit', '-', '--stores', stores], sampler)
+    expect(status).toBe(0)
+    const kit = JSON.parse(out) as Kit & { readonly cost: { readonly perKit: number } }
+    const name = `${first.colour.name}, `
+    const line = (one: Kit) => one.shopping.find(({ what }) => what.startsWith(name))
+    expect(line(plain)?.missing).toBe(line(plain)?.count)
+    expect(line(kit)).toMatchObject({ missing: 0, price: 1.5, count: line(plain)?.count })
+    expect(kit.cost.perKit).toBeGreaterThan(0)
+    expect(err).toContain('"attic" is no shelf')
+    expect(lemmata(['kit', '-', '--stores', join(folder, 'nowhere.csv')], sampler).status).toBe(2)
+  })
+
   it('carries: the order of pieces, what is carried and what begun anew', () => {
     const { status, out } = lemmata(['carries', '-'], bandSampler('2026-12-03'))
     expect(status).toBe(0)
@@ -236,5 +258,11 @@ interface Kit {
     readonly perKit: { readonly needlefuls: readonly { readonly count: number }[]; readonly cut: readonly { readonly count: number }[] }
     readonly cut: readonly { readonly bundles: readonly { readonly count: number }[] }[]
   }[]
-  readonly shopping: readonly { readonly group: string }[]
+  readonly shopping: readonly {
+    readonly group: string
+    readonly what: string
+    readonly count: number
+    readonly missing: number
+    readonly price: number | null
+  }[]
 }

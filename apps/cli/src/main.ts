@@ -15,7 +15,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   order FILE      the order of teaching, with its cost and reasons
   carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
   assign FILE     needles for the whole course together: as few as serve, what changes by it
-  kit FILE        for the class: thread to the needleful, the cut list, needles, cloth, what is bought
+  kit FILE [--stores TABLE.csv]
+                  for the class: thread to the needleful, the cut list, needles, cloth, what is bought
   layout FILE --into ROUND | WIDTHxHEIGHT
                   taken to another hoop or card: places change, stitches keep their length
   import FILE.svg a sampler whose drawing is the outlines of the file
@@ -60,7 +61,16 @@ export async function run(args: readonly string[]): Promise<number> {
     process.stderr.write(`The file "${call.options.class}" cannot be read. Is its name right?\n`)
     return 2
   }
-  const answer = await command.run(given, { ...call.options, ...(classText === undefined ? {} : { classText }) })
+  const storesText = call.options.stores === undefined ? undefined : readInput(call.options.stores)
+  if (storesText === null) {
+    process.stderr.write(`The file "${call.options.stores}" cannot be read. Is its name right?\n`)
+    return 2
+  }
+  const answer = await command.run(given, {
+    ...call.options,
+    ...(classText === undefined ? {} : { classText }),
+    ...(storesText === undefined ? {} : { storesText }),
+  })
   if (!answer.ok) return report(answer.problems)
   report(answer.problems)
   const { output } = answer.value
@@ -78,7 +88,7 @@ interface Call {
 
 /** Said or not, with nothing after them. */
 const SWITCHES = ['moving']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner', 'language']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner', 'language', 'stores']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

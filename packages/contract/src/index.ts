@@ -10,7 +10,7 @@ export { MOST_CHARACTERS, pathInWords, problemsOf, readClass, readJson, readSamp
 export type { SamplerFile } from './documents/read.ts'
 export { cutText, storageProblem } from './documents/storable.ts'
 export { problemInWords } from './problem-words.ts'
-export { readNumber, readStoresTable, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './tables/index.ts'
+export { readCsv, readNumber, readStoresTable, storesCsv, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './tables/index.ts'
 export { applyClassOperations, applySamplerOperations, applyStoresOperations } from './operations/apply.ts'
 export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
 export { storesOperation } from './operations/stores-operations.ts'

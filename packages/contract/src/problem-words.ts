@@ -15,6 +15,7 @@ const CONTRACT_SENTENCES: Sentences = {
   'table.no-shelf': '"{given}" is no shelf; write one of {shelves}.',
   'table.no-number': '"{given}" under {column} is no figure.',
   'table.no-kind': '"{given}" is no kind of {shelf} that is known here.',
+  'table.no-size': '{kind} needles have no size "{size}"; measure the shaft and give it under Shaft.',
   'table.no-amount': 'How much of it is left is missing.',
   'table.no-unit': 'The unit "{unit}" is not known; write m, cm, yd, or skein, ball, reel as it is sold.',
   // What a server said of a whole request, in its own words.

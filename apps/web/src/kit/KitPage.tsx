@@ -95,7 +95,7 @@ function Kits({ id, sampler, kit, stores }: KitsProps) {
         </span>
       </div>
       <EarlierPlan sampler={id} stores={stores} earlier={ticks.earlier} all={all.every(ticks.has)} />
-      <div className="stage-scroll kit-view">
+      <div className="stage-scroll kit-view" tabIndex={0} role="region" aria-label={view}>
         {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} stores={stores} />}
         {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}

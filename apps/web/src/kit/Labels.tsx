@@ -1,6 +1,5 @@
 /** A label for every bag and its card: whose hand, which threads in the order of use, which needles. Printed, cut, and pinned on. */
-import { strandsInWords } from '@lemmata/core/assign'
-import type { Kit } from '@lemmata/core/kit'
+import { cardInWords, type Kit } from '@lemmata/core/kit'
 import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { whose } from './whose.ts'
@@ -17,11 +16,10 @@ export function Labels({ sampler, kit }: { readonly sampler: Sampler; readonly k
             </h2>
             <p>{whose(kit, index)}</p>
             <ol>
-              {kit.colours.map(({ thread, kind, kit: one }) => (
-                <li key={thread.id}>
-                  <span className="kit-dot" style={{ background: thread.colour.hex }} aria-hidden="true" />
-                  {thread.colour.name}, {nameThread(kind).toLowerCase()}:{' '}
-                  {one.cut.map((cut) => (kind.putUp.strands === 1 ? String(cut.count) : `${cut.count} of ${strandsInWords(cut.strands)}`)).join(', ')}
+              {kit.colours.map((colour) => (
+                <li key={colour.thread.id}>
+                  <span className="kit-dot" style={{ background: colour.thread.colour.hex }} aria-hidden="true" />
+                  {colour.thread.colour.name}, {nameThread(colour.kind).toLowerCase()}: {cardInWords(colour)}
                 </li>
               ))}
             </ol>

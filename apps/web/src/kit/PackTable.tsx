@@ -1,9 +1,8 @@
 /** Bag by bag: what lies in each, and a tick when it is closed. The last bags are for the left hand. */
-import { hoopInWords, type Kit } from '@lemmata/core/kit'
+import { cardInWords, hoopInWords, type Kit } from '@lemmata/core/kit'
 import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
-import { strandsInWords } from '@lemmata/core/assign'
 import { KitBox } from './KitBox.tsx'
 import { bagTicks } from './ticks.ts'
 import { whose } from './whose.ts'
@@ -42,11 +41,10 @@ export function PackTable({ sampler, kit, ticks, next }: Props) {
         </ul>
         <h2>On the card, {counted(kit.threadsOnCard, 'thread')}</h2>
         <ul className="kit-list">
-          {kit.colours.map(({ thread, kind, kit: one }) => (
-            <li key={thread.id}>
-              <span className="kit-dot" style={{ background: thread.colour.hex }} aria-hidden="true" />
-              {thread.colour.name}, {nameThread(kind).toLowerCase()}:{' '}
-              {one.cut.map((cut) => (kind.putUp.strands === 1 ? String(cut.count) : `${cut.count} of ${strandsInWords(cut.strands)}`)).join(', ')}
+          {kit.colours.map((colour) => (
+            <li key={colour.thread.id}>
+              <span className="kit-dot" style={{ background: colour.thread.colour.hex }} aria-hidden="true" />
+              {colour.thread.colour.name}, {nameThread(colour.kind).toLowerCase()}: {cardInWords(colour)}
             </li>
           ))}
         </ul>

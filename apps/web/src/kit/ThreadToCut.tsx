@@ -99,13 +99,14 @@ function Colour({ colour, kits, ticks, next, stores, lengthsDiffer }: ColourProp
 /** Whether what is there is enough for what is still to be cut. */
 function InStores({ colour, kits, ticks, stores }: Pick<ColourProps, 'colour' | 'kits' | 'ticks' | 'stores'>) {
   const stored = storedThreads(stores, colour.thread)
-  if (stored.length === 0) return <p className="quiet">None in the stores.</p>
+  if (stored.length === 0) return <p className="quiet">Not in the stores</p>
   const has = stored.reduce((sum, one) => sum + one.left, 0)
   const wanted = ticksOfColour(colour, kits).reduce((sum, tick, index) => (ticks.has(tick) ? sum : sum + mmOf(lengthsOfKit(colour, kits, index))), 0)
   const isShort = has < wanted
   return (
     <p className={isShort ? 'caution' : 'quiet'}>
-      {formatThread(has)} in the stores{isShort ? `, ${formatThread(wanted - has)} short` : ''}
+      {has === 0 ? 'None left in the stores' : `${formatThread(has)} in the stores`}
+      {isShort ? `, ${formatThread(wanted - has)} short` : ''}
     </p>
   )
 }

@@ -1,5 +1,5 @@
 /** A table before it is brought in: what of it is good, and each line that is not, with its reason. Nothing is changed until it is taken. */
-import { problemInWords, readStoresTable } from '@lemmata/contract'
+import { problemInWords, readCsv, readStoresTable } from '@lemmata/contract'
 import { bringIn, SHELF_NAMES, type Stores } from '@lemmata/core/stores'
 import { counted, listInWords } from '@lemmata/core/units'
 import { Button, Modal } from 'antd'
@@ -7,7 +7,6 @@ import { useMemo } from 'react'
 import { editStores } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 import { SHELF_WORDS } from './stored-words.ts'
-import { readCsv } from './stores-csv.ts'
 
 interface Props {
   readonly stores: Stores

@@ -1,4 +1,5 @@
 /** What the teacher has in the house, once for her account: thread, needles, cloth, hoops and tools. */
+import { storesCsv } from '@lemmata/contract'
 import { bringIn, SHELF_NAMES, type ShelfName, type Shelves, type Stored, type Stores, type StoresOperation, USUAL_SET } from '@lemmata/core/stores'
 import { App, Button, Input, Segmented, Select } from 'antd'
 import { useEffect, useState } from 'react'
@@ -16,7 +17,6 @@ import type { OpenStores } from '../store/stores.ts'
 import { BringInDialog } from './BringInDialog.tsx'
 import { StoredCard } from './StoredCard.tsx'
 import { SHELF_WORDS } from './stored-words.ts'
-import { storesCsv } from './stores-csv.ts'
 import { StoresTable } from './StoresTable.tsx'
 import { useStores } from './use-stores.ts'
 

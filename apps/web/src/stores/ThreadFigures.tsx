@@ -42,7 +42,7 @@ export function ThreadFigures({ thread, onChange }: Props) {
       />
       <div className="pair">
         <NumberField label="One strand, mm" value={now.diameterMm} min={0.02} max={10} step={0.01} onChange={(diameterMm) => set({ diameterMm })} />
-        <NumberField label="tex, g a km" value={now.tex} min={1} max={20_000} onChange={(tex) => set({ tex })} />
+        <NumberField label="Grams a kilometre (tex)" value={now.tex} min={1} max={20_000} onChange={(tex) => set({ tex })} />
         <NumberField
           label="Strands at most"
           value={now.mostStrands}

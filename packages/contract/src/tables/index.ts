@@ -1,3 +1,4 @@
 /** Tables that people keep in other programs. */
 export { readNumber } from './read-number.ts'
+export { readCsv, storesCsv } from './stores-csv.ts'
 export { readStoresTable, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './stores-table.ts'

@@ -1,6 +1,6 @@
 /** The stores as one table: a line a thing, on whatever shelf it lies. What cannot be read is named by its line, and keeps no other out. */
 import { error, type Problem } from '@lemmata/core/base'
-import { CLOTH_KINDS, NEEDLE_FAMILIES, THREAD_KINDS } from '@lemmata/core/materials'
+import { CLOTH_KINDS, findNeedle, NEEDLE_FAMILIES, THREAD_KINDS } from '@lemmata/core/materials'
 import {
   type Brought,
   SHELF_NAMES,
@@ -93,7 +93,9 @@ function readLine(cells: Cells, id: string): Read {
   for (const column of ['Left', 'Price', 'Width', 'Shaft'] as const)
     if (number(column) === null) return wrong('no-number', { column, given: cells[column] ?? '' })
   const kind = kindOn(shelf, cells)
-  if (kind === null) return wrong('no-kind', { given: cells.What ?? '', shelf })
+  if (kind === null) return wrong('no-kind', { given: cells.What ?? '', shelf: shelf.replace(/s$/, '') })
+  if (shelf === 'needles' && number('Shaft') === undefined && !findNeedle(kind.fields.kind ?? '', kind.fields.size ?? 0))
+    return wrong('no-size', { kind: cells.What ?? '', size: cells.Size ?? '' })
   const left = amountOf(shelf, number('Left') ?? null, cells, kind)
   if (left === null) return wrong(cells.Left === undefined ? 'no-amount' : 'no-unit', { unit: cells.Unit ?? '' })
   const optional = (key: string, value: unknown) => (value === undefined || value === null ? {} : { [key]: value })
@@ -112,7 +114,7 @@ function readLine(cells: Cells, id: string): Read {
 }
 
 interface Kind {
-  readonly fields: object
+  readonly fields: { readonly kind?: string; readonly size?: number; readonly [field: string]: unknown }
   /** mm in one put-up of thread. */
   readonly putUp?: { readonly word: string; readonly lengthMm: number }
 }

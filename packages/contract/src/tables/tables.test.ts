@@ -81,12 +81,12 @@ describe('a table of the stores', () => {
     expect(good).toHaveLength(1)
     expect(bad.map(({ line, problem }) => `${line}: ${problemInWords(problem)}`)).toEqual([
       '3: "attic" is no shelf; write one of threads, needles, cloths, hoops, tools.',
-      '4: "Unicorn" is no kind of threads that is known here.',
+      '4: "Unicorn" is no kind of thread that is known here.',
       '5: colour.hex: write a colour as #4B6D8F.',
       '6: "many" under Left is no figure.',
       '7: The unit "ells" is not known; write m, cm, yd, or skein, ball, reel as it is sold.',
       '8: How much of it is left is missing.',
-      '9: size: this kind has no such size; measure its shaft and give that.',
+      '9: tapestry needles have no size "7"; measure the shaft and give it under Shaft.',
       '10: left: there cannot be less than none of it.',
     ])
   })

@@ -16,6 +16,14 @@ export function partInWords({ kind, lengths }: Pick<ColourToCut, 'kind' | 'lengt
   return `Part them: ${parts.map((one, index) => `${one.count} of ${index === 0 ? strandsInWords(one.strands) : strandsInWords(one.strands).replace(/ strands?$/, '')}`).join(', ')}`
 }
 
+/** "12 of six strands, 2 of four": one kit's threads of a colour; counted where they are not divided. */
+export function cardInWords({ kind, kit }: Pick<ColourToCut, 'kind' | 'kit'>): string {
+  if (kind.putUp.strands === 1) return kit.cut.map((one) => String(one.count)).join(', ')
+  return kit.cut
+    .map(({ count, strands }, index) => `${count} of ${index === 0 ? strandsInWords(strands) : strandsInWords(strands).replace(/ strands?$/, '')}`)
+    .join(', ')
+}
+
 /** "1 skein of 8 m, 2.1 m left". */
 export function putUpsInWords({ kind, putUps, leftMm }: Pick<ColourToCut, 'kind' | 'putUps' | 'leftMm'>): string {
   const { word, lengthMm } = kind.putUp
