@@ -206,7 +206,10 @@ async function measure(chrome: Browser, address: string): Promise<void> {
     await page.getByRole('button', { name: 'Stop', exact: true }).click()
     return taken
   }
-  const named = process.argv.find((one) => one.startsWith('--hand='))?.slice('--hand='.length).split(',')
+  const named = process.argv
+    .find((one) => one.startsWith('--hand='))
+    ?.slice('--hand='.length)
+    .split(',')
   for (const stitch of named ?? ['chain-stitch', 'palestrina-knot', 'satin-stitch']) report(`the hand, ${stitch}`, await moved(stitch, 150), emptyAgain)
   // All of them take three minutes: only when asked for.
   if (process.argv.includes('--every-hand')) {

@@ -127,3 +127,33 @@ test('an exercise is seen in other strands and weights side by side, and one of 
   await page.keyboard.press('Control+z')
   await expect(page.locator('tr.held .t-strands')).not.toContainText('4')
 })
+
+test('an equal thread is taken with its strands and needle; threads of the course are made fewer in one step, and both are undone', async ({ page }) => {
+  await openKit(page)
+  await page.getByRole('link', { name: '\u2039 Thread' }).click()
+  await page.getByRole('button', { name: 'Equal threads' }).first().click()
+  const rows = page.getByRole('dialog').locator('.kit-table tbody tr')
+  // Nothing is in the stores: all kinds, and what is worked now costs nothing.
+  await expect(page.getByText(/^Nothing is in your stores yet/)).toBeVisible()
+  await expect(rows.first()).toContainText('nothing')
+  await nothingSerious(page, 'equal threads')
+  await page.getByRole('dialog').getByRole('button', { name: 'Take Pearl cotton 8 in 1' }).click()
+  await saved(page)
+  await expect(page.locator('tr.held .t-thread')).toContainText(/pearl/i)
+  await page.keyboard.press('Control+z')
+  await expect(page.locator('tr.held .t-thread')).not.toContainText(/pearl/i)
+
+  await page.getByRole('button', { name: 'Fewer threads' }).click()
+  await expect(page.getByText(/ become \d+ and \d+\.$| already: no fewer would serve as well\.$/)).toBeVisible()
+  await nothingSerious(page, 'fewer threads')
+  await page.getByText('All kinds', { exact: true }).click()
+  const said = page.getByText(/ become \d+ and \d+\.$/)
+  await expect(said).toBeVisible()
+  const [, threads, , then] = /(\d+) threads? and (\d+) needles? become (\d+)/.exec(await said.innerText()) ?? []
+  expect(Number(then)).toBeLessThanOrEqual(Number(threads))
+  await page.getByRole('button', { name: 'Take these' }).click()
+  await saved(page)
+  await page.getByRole('button', { name: 'Fewer threads' }).click()
+  await page.getByText('All kinds', { exact: true }).click()
+  await expect(page.getByText(/ already: no fewer would serve as well\.$/)).toBeVisible()
+})

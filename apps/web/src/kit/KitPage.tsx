@@ -96,6 +96,9 @@ function Kits({ id, sampler, kit, stores }: KitsProps) {
       </div>
       <EarlierPlan sampler={id} stores={stores} earlier={ticks.earlier} all={all.every(ticks.has)} />
       <div className="stage-scroll kit-view" tabIndex={0} role="region" aria-label={view}>
+        <p className="kit-paper-title">
+          {sampler.name}: {kitsInWords(kit)}
+        </p>
         {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} stores={stores} />}
         {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}

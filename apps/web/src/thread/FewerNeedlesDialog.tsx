@@ -3,12 +3,13 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameNeedle } from '@lemmata/core/materials'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
-import type { FewerNeedles } from '@lemmata/core/together'
+import { type FewerNeedles, fewerNeedles, needleCourse, type Solver } from '@lemmata/core/together'
 import { counted, listInWords } from '@lemmata/core/units'
 import { Button, Modal } from 'antd'
+import { useCallback, useMemo } from 'react'
 import { edit } from '../store/index.ts'
 import { wordForRole } from '@lemmata/core/assign'
-import { useFewerNeedles } from './use-fewer-needles.ts'
+import { useSolved } from './use-solved.ts'
 
 interface Props {
   readonly sampler: Sampler
@@ -19,7 +20,9 @@ interface Props {
 const SERVES = { best: 'best', good: 'good', 'with-care': 'with care' } as const
 
 export function FewerNeedlesDialog({ sampler, done, onClose }: Props) {
-  const choosing = useFewerNeedles(done)
+  const course = useMemo(() => needleCourse(done), [done])
+  const run = useCallback((solve: Solver) => fewerNeedles(course, solve), [course])
+  const choosing = useSolved('Choosing the needles', run)
   const changes = choosing.state === 'done' ? choosing.answer.changes : []
   const take = (): void => {
     edit({
@@ -45,7 +48,7 @@ export function FewerNeedlesDialog({ sampler, done, onClose }: Props) {
     >
       {choosing.state === 'busy' && <p role="status">Weighing every thread against every needle …</p>}
       {choosing.state === 'failed' && <p className="wrong">{choosing.sentence}</p>}
-      {choosing.state === 'done' && <Answer sampler={sampler} done={done} answer={choosing.answer} unserved={choosing.unserved} />}
+      {choosing.state === 'done' && <Answer sampler={sampler} done={done} answer={choosing.answer} unserved={course.left.map((row) => row.name)} />}
     </Modal>
   )
 }

@@ -27,12 +27,14 @@ import { SetTogether } from './SetTogether.tsx'
 import type { ThreadRow } from './thread-row.ts'
 
 const CompareStrandsDialog = lazy(() => import('./CompareStrandsDialog.tsx').then((file) => ({ default: file.CompareStrandsDialog })))
+const EqualThreadsDialog = lazy(() => import('./EqualThreadsDialog.tsx').then((file) => ({ default: file.EqualThreadsDialog })))
+const FewerThreadsDialog = lazy(() => import('./FewerThreadsDialog.tsx').then((file) => ({ default: file.FewerThreadsDialog })))
 const FewerNeedlesDialog = lazy(() => import('./FewerNeedlesDialog.tsx').then((file) => ({ default: file.FewerNeedlesDialog })))
 
 export function ThreadStage() {
   const sampler = useSampler()
   const { results, done, complete } = useWorked()
-  const [fewer, setFewer] = useState(false)
+  const [fewer, setFewer] = useState<'needles' | 'threads' | null>(null)
   const [by, setBy] = useState<'exercise' | 'thread'>('exercise')
   const rows = useMemo(
     () =>
@@ -72,7 +74,12 @@ export function ThreadStage() {
           <span className="quiet">{by === 'exercise' ? 'Lines and eyes drawn at 4 times true size' : 'What each thread is used for'}</span>
         )}
         <span className="toolbar-end">
-          {complete && done.length > 0 && <Button onClick={() => setFewer(true)}>Fewer needles</Button>}
+          {complete && done.length > 0 && (
+            <>
+              <Button onClick={() => setFewer('needles')}>Fewer needles</Button>
+              <Button onClick={() => setFewer('threads')}>Fewer threads</Button>
+            </>
+          )}
           <Link to="../kit" className="link-button">
             Kit and cut list
           </Link>
@@ -85,9 +92,13 @@ export function ThreadStage() {
       ) : (
         <Table sampler={sampler} rows={rows} marked={marked} onMark={setMarked} />
       )}
-      {fewer && (
+      {fewer !== null && (
         <Suspense>
-          <FewerNeedlesDialog sampler={sampler} done={done} onClose={() => setFewer(false)} />
+          {fewer === 'needles' ? (
+            <FewerNeedlesDialog sampler={sampler} done={done} onClose={() => setFewer(null)} />
+          ) : (
+            <FewerThreadsDialog sampler={sampler} done={done} onClose={() => setFewer(null)} />
+          )}
         </Suspense>
       )}
     </div>
@@ -187,6 +198,7 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
   const { exercise, letter, done, assigned, first } = row
   const { done: among } = useWorked()
   const [comparing, setComparing] = useState(false)
+  const [equal, setEqual] = useState(false)
   const several = (done?.assigned.threads.length ?? 1) > 1
   const problems = done ? problemsOnCloth(done, sampler, among).filter((one) => one.code.startsWith('assign.') && isOf(one.path, row)) : []
   const field = { sampler, exercise, done, assigned }
@@ -234,6 +246,16 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
             {comparing && done && (
               <Suspense>
                 <CompareStrandsDialog sampler={sampler} exercise={exercise} now={done} onClose={() => setComparing(false)} />
+              </Suspense>
+            )}
+            {done && assigned && (
+              <Button size="small" onClick={() => setEqual(true)}>
+                Equal threads
+              </Button>
+            )}
+            {equal && done && assigned && (
+              <Suspense>
+                <EqualThreadsDialog sampler={sampler} exercise={exercise} done={done} assigned={assigned} onClose={() => setEqual(false)} />
               </Suspense>
             )}
             {problems.map((one) => (

@@ -27,24 +27,46 @@ const WITH_CARE = 1.25
 
 export function adviseStrands({ document, kind, cloth, given }: StrandQuestion): Result<Choice<number>> {
   if (kind.mostStrands === 1) return success({ value: 1, chosen: true, reason: neverDivided(kind) })
-  const splits = document.passes.some((pass) => [...cycleOf(pass).flat()].some((move) => 'split' in move && move.split !== undefined))
   const usual = isLaid(document) ? LAID_STRANDS : kind.nature === 'hard' || kind.nature === 'metal' ? SINGLE : USUAL_STRANDS
   let best: { strands: number; penalty: number; reason: Told } | null = null
   for (let strands = 1; strands <= kind.mostStrands; strands += 1) {
-    const bundle = makeBundle(kind, strands)
-    const shaftMm = wantedShaft({ bundle, thread: kind, school: 'usual' })
-    const parameters = resolveParameters(document, materialValues(bundle, cloth, shaftMm), given)
-    if (!parameters.ok) return failure(...parameters.problems)
-    const main = mainLength(parameters.value)
-    const off = main && main.given && main.usual > 0 && main.value > 0 ? Math.log(main.value / main.usual) : 0
-    const outside = main && main.given && ((main.min !== null && main.value < main.min) || (main.max !== null && main.value > main.max)) ? 0.5 : 0
-    const tooThick = shaftMm > WITH_CARE * comfortableShaft(cloth) ? 3 : 0
-    const odd = splits && strands % 2 === 1 ? 0.25 : 0
-    const penalty = off * off + outside + tooThick + odd + LEAN * (strands - usual) ** 2
+    const judged = judgeStrands({ document, kind, cloth, given }, strands)
+    if (!judged.ok) return judged
+    const { bundle, main, length, worked } = judged.value
+    const penalty = length + worked + LEAN * (strands - usual) ** 2
     if (best === null || penalty < best.penalty - 1e-9) best = { strands, penalty, reason: reasonFor(strands, bundle, main, document) }
   }
   const chosen = best as { strands: number; reason: Told }
   return success({ value: chosen.strands, chosen: true, reason: chosen.reason })
+}
+
+export interface JudgedStrands {
+  readonly bundle: Bundle
+  readonly main: MainLength | null
+  /** How far the length that was asked for is from the usual one in such a thread; outside its window half more. 0 where none was asked for. */
+  readonly length: number
+  /** How badly the stitch is worked in it: too thick for the cloth 3, an odd number that is split a quarter. */
+  readonly worked: number
+}
+
+/** One bundle of a thread for the main thread of a stitch. The weights are judgement. */
+export function judgeStrands({ document, kind, cloth, given }: StrandQuestion, strands: number): Result<JudgedStrands> {
+  const bundle = makeBundle(kind, strands)
+  const shaftMm = wantedShaft({ bundle, thread: kind, school: 'usual' })
+  const parameters = resolveParameters(document, materialValues(bundle, cloth, shaftMm), given)
+  if (!parameters.ok) return failure(...parameters.problems)
+  const main = mainLength(parameters.value)
+  const off = main && main.given && main.usual > 0 && main.value > 0 ? Math.log(main.value / main.usual) : 0
+  const outside = main && main.given && ((main.min !== null && main.value < main.min) || (main.max !== null && main.value > main.max)) ? 0.5 : 0
+  const tooThick = shaftMm > WITH_CARE * comfortableShaft(cloth) ? 3 : 0
+  // A soft single thread parts anywhere.
+  const odd = splitsThread(document) && strands % 2 === 1 && (strands > 1 || kind.mostStrands > 1 || kind.nature === 'hard') ? 0.25 : 0
+  return success({ bundle, main, length: off * off + outside, worked: tooThick + odd })
+}
+
+/** A stitch of it comes up through thread. */
+export function splitsThread(document: StitchDocument): boolean {
+  return document.passes.some((pass) => [...cycleOf(pass).flat()].some((move) => 'split' in move && move.split !== undefined))
 }
 
 /** What so many strands of the main thread come to. */
@@ -75,7 +97,7 @@ export function adviseStrandsBeside(role: ThreadRole, kind: ThreadKind, main: Bu
 }
 
 /** A tie of more than half the laid thread's width hides it. */
-const TIE_SHARE = 0.5
+export const TIE_SHARE = 0.5
 const PADDING_STRANDS = 6
 
 function neverDivided(kind: ThreadKind): Told {

@@ -9,6 +9,7 @@ import {
   type NeedleFit,
   nameNeedle,
   type NeedleSchool,
+  type NeedleWork,
   nameThread,
   type ThreadKind,
 } from '../materials/index.ts'
@@ -49,18 +50,24 @@ export interface ChosenNeedle {
   readonly problems: readonly Problem[]
 }
 
-export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
-  const { role, bundle, kind, cloth, school, given } = question
-  const path = ['materials', role, 'needle']
-  const needles = fitNeedles({
+/** What the stitch asks of a needle. */
+export function needleWork(question: Omit<NeedleQuestion, 'given'>): NeedleWork {
+  const { document, role, bundle, kind, cloth, school, counted } = question
+  return {
     bundle,
     thread: kind,
     cloth,
     school,
     wraps: mostWraps(question),
-    blunt: question.counted || staysOnTheSurface(question.document, role),
-    plunges: isLaidWhole(question.document, role),
-  })
+    blunt: counted || staysOnTheSurface(document, role),
+    plunges: isLaidWhole(document, role),
+  }
+}
+
+export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
+  const { role, bundle, kind, cloth, given } = question
+  const path = ['materials', role, 'needle']
+  const needles = fitNeedles(needleWork(question))
   const best = needles[0] as NeedleFit
   if (given) {
     const named = findNeedle(given.kind, given.size)
@@ -116,7 +123,7 @@ function staysOnTheSurface(document: StitchDocument, role: ThreadRole): boolean 
 }
 
 /** The most turns that any wrap of this thread asks for. */
-function mostWraps({ document, role, parameters, materials }: NeedleQuestion): number {
+function mostWraps({ document, role, parameters, materials }: Pick<NeedleQuestion, 'document' | 'role' | 'parameters' | 'materials'>): number {
   const lookup = (name: string): number => parameters.get(name)?.value ?? materials[name as keyof MaterialValues] ?? 0
   const turns = passesOf(document, role)
     .flatMap(movesOf)

@@ -50,10 +50,10 @@ export function wantedShaft(work: Pick<NeedleWork, 'thread' | 'bundle' | 'school
 /** Wraps beyond this many must slide over the eye, so the eye may not bulge. */
 const WRAPS_OVER_ANY_EYE = 3
 
-/** Every needle judged, best first; at least one is `best` unless none serves. */
-export function fitNeedles(work: NeedleWork): readonly NeedleFit[] {
+/** Every needle judged, best first; at least one is `best` unless none serves. `needles`: those there are. */
+export function fitNeedles(work: NeedleWork, needles: readonly Needle[] = NEEDLES): readonly NeedleFit[] {
   const wanted = wantedShaft(work)
-  const judged = NEEDLES.map((needle) => judge(needle, work, wanted))
+  const judged = needles.map((needle) => judge(needle, work, wanted))
   const rank: Readonly<Record<NeedleVerdict, number>> = { best: 0, good: 1, 'with-care': 2, no: 3 }
   judged.sort(
     (a, b) =>

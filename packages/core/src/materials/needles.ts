@@ -79,9 +79,20 @@ export const NEEDLES: readonly Needle[] = NEEDLE_FAMILIES.flatMap((family) =>
     family,
     size,
     shaftMm,
-    eyeMm: family.bulge * shaftMm - 2 * (0.1 + 0.05 * shaftMm),
+    eyeMm: eyeOf(family, shaftMm),
   })),
 )
+
+function eyeOf(family: NeedleFamily, shaftMm: number): number {
+  return family.bulge * shaftMm - 2 * (0.1 + 0.05 * shaftMm)
+}
+
+/** One whose shaft was measured; its size is only what stands on the packet. Null where there is no such kind, or neither. */
+export function measuredNeedle(familyId: string, size: number, shaftMm: number | undefined): Needle | null {
+  const family = NEEDLE_FAMILIES.find((one) => one.id === familyId)
+  if (!family || shaftMm === undefined) return findNeedle(familyId, size)
+  return { family, size, shaftMm, eyeMm: eyeOf(family, shaftMm) }
+}
 
 export function findNeedle(familyId: string, size: number): Needle | null {
   return NEEDLES.find((needle) => needle.family.id === familyId && needle.size === size) ?? null

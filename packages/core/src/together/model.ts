@@ -2,10 +2,12 @@
  * Needles of the whole course together: for every thread one that serves it, of as few kinds and sizes as that takes. A small
  * optimisation: what a needle costs by not being the best, against what each further needle costs in every kit.
  */
+import { discomfort } from '../assign/index.ts'
 import type { ExerciseId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Needle, NeedleFit } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
+import { inLines } from './lp.ts'
 
 /** One thread of one exercise, with the needles that serve it. */
 export interface NeedleRow {
@@ -27,8 +29,6 @@ export interface NeedleCourse {
 
 /** A further needle in every kit weighs as much as so much discomfort: one thread worked with care. Judgement. */
 export const EACH_NEEDLE = 1
-/** Of a needle that is not the best, before what its shaft is off. */
-const VERDICT_COST = { best: 0, good: 0.12, 'with-care': 0.9 } as const
 
 export const needleId = ({ family, size }: Needle): string => `${family.id} ${size}`
 
@@ -46,9 +46,8 @@ export function needleCourse(done: readonly WorkedExercise[]): NeedleCourse {
 }
 
 /** 0 for the best. A pin costs nothing: it is wanted. */
-export function needleCost({ isPinned }: Pick<NeedleRow, 'isPinned'>, { verdict, difference }: NeedleFit): number {
-  if (isPinned || verdict === 'best' || verdict === 'no') return 0
-  return VERDICT_COST[verdict] + Math.abs(difference)
+export function needleCost({ isPinned }: Pick<NeedleRow, 'isPinned'>, fit: NeedleFit): number {
+  return isPinned ? 0 : (discomfort(fit) ?? 0)
 }
 
 /** What a choice costs altogether: discomfort, and a kit's needles. */
@@ -73,19 +72,10 @@ export function writeModel(rows: readonly NeedleRow[], eachNeedle = EACH_NEEDLE)
       cost: needleCost(one, fit),
     }))
     for (const { name, cost } of choices) if (cost > 0) terms.push(`${cost.toFixed(6)} ${name}`)
-    lines.push(` one${row}: ${choices.map(({ name }) => name).join(' + ')} = 1`)
+    lines.push(` one${row}: ${inLines(choices.map(({ name }) => name))} = 1`)
     for (const { name, needle } of choices) lines.push(` has${row}_${needle}: ${name} - y${needle} <= 0`)
   }
-  // Lines are kept short: the format allows 560 characters.
-  const objective = terms.reduce<string[]>((all, term) => {
-    const last = all.at(-1)
-    if (last === undefined || last.length + term.length > 400) all.push(term)
-    else all[all.length - 1] = `${last} + ${term}`
-    return all
-  }, [])
   const binaries = needles.map((_, index) => ` y${index}`)
-  const lp = ['Minimize', ` cost: ${objective.join('\n + ')}`, 'Subject To', ...lines.map(broken), 'Binary', ...binaries, 'End', ''].join('\n')
+  const lp = ['Minimize', ` cost: ${inLines(terms)}`, 'Subject To', ...lines, 'Binary', ...binaries, 'End', ''].join('\n')
   return { lp, needles }
 }
-
-const broken = (line: string): string => line.replace(/(.{300,}?) \+ /g, '$1\n + ')
