@@ -57,7 +57,7 @@ test('bags say for which hand; needles and tools say what serves instead; the li
   await nothingSerious(page, 'packing')
   await page.getByText('Needles and tools', { exact: true }).click()
   await expect(page.getByRole('cell', { name: /^Small pointed scissors/ })).toBeVisible()
-  await expect(page.getByText(/keep to the rules of the place where you teach/)).toBeVisible()
+  await expect(page.getByText(/First keep to the rules of the place where you teach/)).toBeVisible()
   await nothingSerious(page, 'needles and tools')
   await page.getByText('Buy', { exact: true }).click()
   const rows = await page.locator('.kit-table tbody tr').count()

@@ -1,5 +1,5 @@
 /** Needles by kind and size with what they are for, and the tools: needed or a help, and what serves instead. */
-import type { Kit, KitTool } from '@lemmata/core/kit'
+import { CAUTIONS, type Kit, type KitTool } from '@lemmata/core/kit'
 import { nameNeedle } from '@lemmata/core/materials'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -26,6 +26,8 @@ export function NeedlesAndTools({ sampler, kit, tools }: Props) {
               <th>Shaft</th>
               <th>For</th>
               <th className="kit-number">In all</th>
+              <th className="paper-only">Out</th>
+              <th className="paper-only">In again</th>
             </tr>
           </thead>
           <tbody>
@@ -37,6 +39,8 @@ export function NeedlesAndTools({ sampler, kit, tools }: Props) {
                 </td>
                 <td>{exercises.map((id) => letters.get(id)).join(', ')}</td>
                 <td className="kit-number">{kit.kits}</td>
+                <td className="paper-only" />
+                <td className="paper-only" />
               </tr>
             ))}
           </tbody>
@@ -67,7 +71,13 @@ export function NeedlesAndTools({ sampler, kit, tools }: Props) {
             ))}
           </tbody>
         </table>
-        <p className="why">Needles, pins and scissors: keep to the rules of the place where you teach, and to those for children and shared rooms.</p>
+        <h3>Cautions</h3>
+        <ul className="kit-list">
+          {CAUTIONS.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+        <p className="why">First keep to the rules of the place where you teach, and to those for children and shared rooms; ask whoever is qualified there.</p>
       </section>
     </div>
   )

@@ -1,5 +1,5 @@
 /** A colour after the other: how many lengths are cut, how they are parted, and a box for every kit that has its threads. */
-import { cutInWords, type ColourToCut, type Kit, lengthsOfKit, mmOf, partInWords, putUpsInWords } from '@lemmata/core/kit'
+import { cutInWords, type ColourToCut, type Kit, lengthsOfKit, mmOf, PARTING, partInWords, putUpsInWords } from '@lemmata/core/kit'
 import { nameThread } from '@lemmata/core/materials'
 import { storedThreads, type Stores } from '@lemmata/core/stores'
 import { formatThread } from '@lemmata/core/units'
@@ -29,6 +29,14 @@ export function ThreadToCut({ kit, ticks, next, stores }: Props) {
         )}{' '}
         Tick a kit when its threads are in its bag. Scissors closed when they are put down.
       </p>
+      <details className="kit-parting">
+        <summary>Parting strands, threading the needle</summary>
+        <ol>
+          {PARTING.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ol>
+      </details>
       <ul className="kit-colours">
         {kit.colours.map((colour) => (
           <Colour key={colour.thread.id} colour={colour} kits={kit.kits} ticks={ticks} next={next} stores={stores} lengthsDiffer={lengths.length > 1} />

@@ -46,7 +46,8 @@ export function Find({ id, sampler, stages }: Props) {
     else if (kind === 'stage') go(what)
     else if (what === 'undo') undo()
     else if (what === 'redo') redo()
-    else void navigate('/')
+    else if (what === 'kit') go('kit')
+    else void navigate(what === 'stores' ? '/stores' : '/')
   }
   return (
     <>

@@ -23,6 +23,8 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['+ and −', 'closer, further'],
   ['Arrow keys on a pin', 'move it by 1 mm, with Shift by 0.1 mm'],
   ['S, A, Delete on a pin', 'smooth or a corner, a place more, a place less'],
+  ['Space, Z at the cutting table', 'tick the next kit, take the last tick back'],
+  ['↑ ↓ Home End in the stores', 'the thing before, after, first, last'],
   ['← → and Space in the hand', 'step back, step on, play'],
 ]
 

@@ -18,6 +18,7 @@ describe('finding', () => {
     expect(found('stem')).toContain('stitch stem-stitch')
     expect(found('cloth')).toEqual(['stage cloth'])
     expect(found('undo')).toEqual(['do undo'])
+    expect([found('kit'), found('cut li'), found('stores')]).toEqual([['do kit'], ['do kit'], ['do stores']])
     expect(found('draw zig')).toEqual(['draw zigzag'])
   })
 

@@ -14,12 +14,12 @@ interface Props {
   readonly stores: Stores
   readonly shelf: ShelfName
   readonly item: Stored
-  readonly onGone: () => void
+  readonly onClose: () => void
 }
 
 type Change = Extract<StoresOperation, { readonly kind: 'change-stored' }>
 
-export function StoredCard({ stores, shelf, item, onGone }: Props) {
+export function StoredCard({ stores, shelf, item, onClose }: Props) {
   const change = (set: Change['set'], clear?: Change['clear']): void =>
     editStores({ kind: 'change-stored', shelf, id: item.id, set, ...(clear ? { clear } : {}) })
   const putUp = shelf === 'threads' ? kindOf(item as Shelves['threads'])?.putUp : undefined
@@ -36,10 +36,13 @@ export function StoredCard({ stores, shelf, item, onGone }: Props) {
         <Button
           onClick={() => {
             editStores({ kind: 'remove-stored', shelf, id: item.id })
-            onGone()
+            onClose()
           }}
         >
           Take out
+        </Button>
+        <Button type="text" aria-label="Close the card" title="Close" onClick={onClose}>
+          ×
         </Button>
       </div>
       <div className="card-groups stored-groups">

@@ -124,7 +124,7 @@ function Shelved({ open }: { readonly open: OpenStores }) {
         <div className="stage-scroll" id="stage">
           <StoresTable key={`${shelf} ${find}`} stores={stores} shelf={shelf} find={find} held={held} onHold={setHeld} />
         </div>
-        {item && <StoredCard key={item.id} stores={stores} shelf={shelf} item={item} onGone={() => setHeld(null)} />}
+        {item && <StoredCard key={item.id} stores={stores} shelf={shelf} item={item} onClose={() => setHeld(null)} />}
       </div>
       {file && <BringInDialog stores={stores} file={file} onClose={() => setFile(null)} />}
     </main>

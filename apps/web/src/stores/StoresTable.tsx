@@ -50,8 +50,8 @@ export function StoresTable({ stores, shelf, find, held, onHold }: Props) {
             <th>Name</th>
             <th>{shelf === 'needles' ? 'Shaft and point' : shelf === 'hoops' ? 'Shape' : 'Kind'}</th>
             <th className="kit-number">Left</th>
-            <th className="kit-number">Price</th>
-            <th>Note</th>
+            <th className="kit-number stored-price">Price</th>
+            <th className="stored-note">Note</th>
           </tr>
         </thead>
         <tbody>
@@ -78,7 +78,7 @@ export function StoresTable({ stores, shelf, find, held, onHold }: Props) {
               </td>
               <td>{kindInWords(shelf, item)}</td>
               <td className={item.left === 0 ? 'kit-number caution' : 'kit-number'}>{leftInWords(shelf, item)}</td>
-              <td className="kit-number">
+              <td className="kit-number stored-price">
                 {item.price === undefined ? '' : `${priceInWords(item.price, stores.currency)} `}
                 {item.price !== undefined && <span className="quiet">{pricedBy(shelf, item)}</span>}
               </td>

@@ -7,4 +7,4 @@ export { type ColourToCut, colourToCut, type Kit, type NeedleForKit, planKit } f
 export { cardInWords, cutInWords, partingInWords, partInWords, putUpsInWords } from './in-words.ts'
 export { hoopInWords, shoppingList, type ToBuy } from './shopping.ts'
 export { type KitThread, type Needlefuls, threadsForKit, UNPICKED } from './thread-for-kit.ts'
-export { type KitTool, toolsFor } from './tools.ts'
+export { CAUTIONS, type KitTool, PARTING, toolsFor } from './tools.ts'

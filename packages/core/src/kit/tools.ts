@@ -63,6 +63,23 @@ const STILETTO = tool('stiletto', 'Stiletto', 'always', 'a thick tapestry needle
   caution: 'Hold the cloth flat, keep the hand out of the point\u2019s way.',
 })
 
+/** How strands are parted and a needle threaded without a tangle, a tear or a tail that slips out. */
+export const PARTING: readonly string[] = [
+  'Hold the length near one end and draw one strand straight up and out, then the next: one by one they tangle least. Let the rest bunch up and fall.',
+  'Lay those that are wanted together again, ends level; draw them once between finger and thumb.',
+  'Cut the end clean and on the slant. Pinch it flat and bring the eye to the thread, or use a threader. Leave 10 to 13 cm beyond the eye.',
+  'Moisten it, or the eye, with water on a fingertip, not with the lips.',
+]
+
+/** Before a room works with needles. They are the usual ones; the rules of the place come first. */
+export const CAUTIONS: readonly string[] = [
+  'Needles and pins: counted out and in again, never in the mouth or in clothes; one that is missing is looked for with a magnet before anyone leaves.',
+  'Scissors: closed and point down, handed over by the blades. A stiletto or an awl: cork on its point, cloth held flat, the other hand out of its way.',
+  'Thread and lips: use water. Dyes, dust and wax do not belong in the mouth.',
+  'Eyes and hands: good light from the side that does not sew; look up and stretch the fingers every twenty minutes.',
+  'Iron and hot glue at finishing: on a firm table apart, one trained person at it, unplugged when it is left.',
+]
+
 /** In the order in which one would lay them out. `opens`: holes are opened before the needle. */
 export function toolsFor(done: readonly WorkedExercise[], opens: boolean): readonly KitTool[] {
   const has = (motion: Motion): boolean => done.some((one) => (one.motions[motion] ?? 0) > 0)
