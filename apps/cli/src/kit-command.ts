@@ -3,9 +3,10 @@ import { hasErrors, type Result, success } from '@lemmata/core/base'
 import { workSampler } from '@lemmata/core/exercise'
 import { againstStores, cutInWords, partInWords, planKit, putUpsInWords, toolsFor } from '@lemmata/core/kit'
 import { nameNeedle } from '@lemmata/core/materials'
-import { bringIn, emptyStores, applyStoresOperation, type Stores } from '@lemmata/core/stores'
-import { readCsv, readJson, readSampler, readStores, readStoresTable } from '@lemmata/contract'
+import { emptyStores } from '@lemmata/core/stores'
+import { readSampler } from '@lemmata/contract'
 import type { Answer } from './command.ts'
+import { storesOf } from './stores-file.ts'
 
 export function kit(given: unknown, { storesText }: Readonly<Record<string, string>> = {}): Result<Answer> {
   const sampler = readSampler(given)
@@ -49,25 +50,4 @@ export function kit(given: unknown, { storesText }: Readonly<Record<string, stri
     ...cloth.piece.problems,
     ...(cloth.plan.ok ? [] : cloth.plan.problems),
   ])
-}
-
-/** The stores as a table that was exported, or as the document itself. Lines that cannot be read are said, and the others count. */
-function storesOf(text: string): Result<Stores> {
-  if (text.trimStart().startsWith('{')) {
-    const read = readJson(text)
-    return read.ok ? readStores(read.value) : read
-  }
-  let made = 0
-  const table = readStoresTable(readCsv(text), () => {
-    made += 1
-    return `s${made}`
-  })
-  const step = bringIn(emptyStores(), table.good)
-  const filled = step ? applyStoresOperation(emptyStores(), step) : success(emptyStores())
-  return filled.ok
-    ? success(
-        filled.value,
-        table.bad.map(({ line, problem }) => ({ ...problem, path: ['stores', line] })),
-      )
-    : filled
 }

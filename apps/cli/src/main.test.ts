@@ -169,11 +169,24 @@ describe('lemmata', () => {
       costBefore: number
       proven: boolean
       changes: { from: string; to: string }[]
+      withThreads: {
+        before: { threads: string[]; needles: string[] }
+        after: { threads: string[]; needles: string[] }
+        cost: number
+        costBefore: number | null
+        proven: boolean
+        changes: { from: object; to: object }[]
+      }
     }
     expect(found.proven).toBe(true)
     expect(found.after.length).toBeLessThanOrEqual(found.before.length)
     expect(found.cost).toBeLessThanOrEqual(found.costBefore)
     for (const { from, to } of found.changes) expect(from).not.toBe(to)
+    const { before, after, cost, costBefore, changes, proven } = found.withThreads
+    expect(proven).toBe(true)
+    expect(after.threads.length + after.needles.length).toBeLessThanOrEqual(before.threads.length + before.needles.length)
+    expect(cost).toBeLessThanOrEqual(costBefore ?? Infinity)
+    for (const { from, to } of changes) expect(to).not.toEqual(from)
     expect(lemmata(['assign', '-'], { cloth: 3 }).status).toBe(1)
   })
 

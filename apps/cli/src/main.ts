@@ -14,7 +14,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   fit FILE        thread, strands, needles and lengths that go together
   order FILE      the order of teaching, with its cost and reasons
   carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
-  assign FILE     needles for the whole course together: as few as serve, what changes by it
+  assign FILE [--stores TABLE.csv]
+                  needles, and threads with them, for the whole course together: as few as serve, what changes by it
   kit FILE [--stores TABLE.csv]
                   for the class: thread to the needleful, the cut list, needles, cloth, what is bought
   layout FILE --into ROUND | WIDTHxHEIGHT

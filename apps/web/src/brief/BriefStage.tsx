@@ -11,6 +11,7 @@ import { Field, LengthField, NumberField, TextField } from '../sampler/fields.ts
 import { useSampler } from '../sampler/use-sampler.ts'
 import { ClothPicture } from './ClothPicture.tsx'
 import { HoopField } from './HoopField.tsx'
+import { FromStores } from './FromStores.tsx'
 import { nextColour, PALETTE } from './palette.ts'
 import { WAYS } from './ways.ts'
 
@@ -258,7 +259,11 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
             options={kinds}
             onChange={(value) => {
               const [kind = '', weight = ''] = value.split(' ')
-              edit({ kind: 'change-thread', id: thread.id, ...(weight === '' ? { set: { kind }, clear: ['weight'] } : { set: { kind, weight } }) })
+              edit({
+                kind: 'change-thread',
+                id: thread.id,
+                ...(weight === '' ? { set: { kind }, clear: ['weight', 'figures'] } : { set: { kind, weight }, clear: ['figures'] }),
+              })
             }}
           />
           <Button size="small" type="text" aria-label={`Remove ${thread.colour.name}`} onClick={() => edit({ kind: 'remove-thread', id: thread.id })}>
@@ -278,7 +283,8 @@ function Threads({ threads }: { threads: readonly SamplerThread[] }) {
           }
         >
           Add a thread
-        </Button>
+        </Button>{' '}
+        <FromStores threads={threads} />
       </div>
     </div>
   )

@@ -4,7 +4,7 @@ import type { TickList } from './use-ticks.ts'
 interface Props {
   readonly tick: string
   readonly ticks: TickList
-  readonly number: number
+  readonly number: number | string
   readonly label: string
 }
 

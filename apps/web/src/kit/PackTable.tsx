@@ -1,11 +1,11 @@
 /** Bag by bag: what lies in each, and a tick when it is closed. The last bags are for the left hand. */
-import { cardInWords, hoopInWords, type Kit } from '@lemmata/core/kit'
+import { cardInWords, hoopInWords, type Kit, kitRanges } from '@lemmata/core/kit'
 import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
 import { KitBox } from './KitBox.tsx'
-import { bagTicks } from './ticks.ts'
-import { whose } from './whose.ts'
+import { bagTicks, numbersOf } from './ticks.ts'
+import { whoseAll } from './whose.ts'
 import type { TickList } from './use-ticks.ts'
 
 interface Props {
@@ -16,13 +16,14 @@ interface Props {
 }
 
 export function PackTable({ sampler, kit, ticks, next }: Props) {
+  const ranges = kitRanges(kit.kits)
   return (
     <div className="kit-pack">
       <ul className="kit-bags">
         {bagTicks(kit).map((tick, index) => (
           <li key={tick} className={ticks.has(tick) ? 'is-done' : tick === next ? 'is-now' : undefined}>
-            <KitBox tick={tick} ticks={ticks} number={index + 1} label={`Bag ${index + 1}`} />
-            <span>{whose(kit, index)}</span>
+            <KitBox tick={tick} ticks={ticks} number={numbersOf(ranges[index] ?? [0, 0])} label={`Bag ${numbersOf(ranges[index] ?? [0, 0])}`} />
+            <span>{whoseAll(kit, ranges[index] ?? [0, 0])}</span>
           </li>
         ))}
       </ul>

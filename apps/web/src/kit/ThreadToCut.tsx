@@ -1,5 +1,5 @@
 /** A colour after the other: how many lengths are cut, how they are parted, and a box for every kit that has its threads. */
-import { cutInWords, type ColourToCut, type Kit, lengthsOfKit, mmOf, PARTING, partInWords, putUpsInWords } from '@lemmata/core/kit'
+import { cutInWords, type ColourToCut, type Kit, kitRanges, lengthsOfKits, mmOf, PARTING, partInWords, putUpsInWords } from '@lemmata/core/kit'
 import { nameThread } from '@lemmata/core/materials'
 import { storedThreads, type Stores } from '@lemmata/core/stores'
 import { formatThread } from '@lemmata/core/units'
@@ -7,7 +7,7 @@ import { useEffect, useRef } from 'react'
 import { Spool } from '../thread/fields.tsx'
 import { LeftOver } from './LeftOver.tsx'
 import { KitBox } from './KitBox.tsx'
-import { ticksOfColour } from './ticks.ts'
+import { numbersOf, ticksOfColour } from './ticks.ts'
 import type { TickList } from './use-ticks.ts'
 
 interface Props {
@@ -58,6 +58,7 @@ interface ColourProps {
 function Colour({ colour, kits, ticks, next, stores, lengthsDiffer }: ColourProps) {
   const { thread, kind, kit } = colour
   const all = ticksOfColour(colour, kits)
+  const numbers = kitRanges(kits).map(numbersOf)
   const isNow = next !== null && all.includes(next)
   const row = useRef<HTMLLIElement>(null)
   useEffect(() => {
@@ -95,7 +96,7 @@ function Colour({ colour, kits, ticks, next, stores, lengthsDiffer }: ColourProp
         </p>
         <div className="kit-boxes" role="group" aria-label={`Kits that have their ${thread.colour.name}`}>
           {all.map((tick, index) => (
-            <KitBox key={tick} tick={tick} ticks={ticks} number={index + 1} label={`Kit ${index + 1}`} />
+            <KitBox key={tick} tick={tick} ticks={ticks} number={numbers[index] ?? ''} label={`Kit ${numbers[index] ?? ''}`} />
           ))}
         </div>
         {isDone && <LeftOver colour={colour} stores={stores} />}
@@ -108,8 +109,12 @@ function Colour({ colour, kits, ticks, next, stores, lengthsDiffer }: ColourProp
 function InStores({ colour, kits, ticks, stores }: Pick<ColourProps, 'colour' | 'kits' | 'ticks' | 'stores'>) {
   const stored = storedThreads(stores, colour.thread)
   if (stored.length === 0) return <p className="quiet">Not in the stores</p>
+  const ranges = kitRanges(kits)
   const has = stored.reduce((sum, one) => sum + one.left, 0)
-  const wanted = ticksOfColour(colour, kits).reduce((sum, tick, index) => (ticks.has(tick) ? sum : sum + mmOf(lengthsOfKit(colour, kits, index))), 0)
+  const wanted = ticksOfColour(colour, kits).reduce(
+    (sum, tick, index) => (ticks.has(tick) ? sum : sum + mmOf(lengthsOfKits(colour, kits, ranges[index] ?? [0, 0]))),
+    0,
+  )
   const isShort = has < wanted
   return (
     <p className={isShort ? 'caution' : 'quiet'}>

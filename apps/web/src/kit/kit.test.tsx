@@ -9,7 +9,8 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { store } from '../store/index.ts'
 import { storesClosed, storesOpened } from '../store/stores.ts'
 import { shoppingCsv } from './kit-csv.ts'
-import { bagTicks, nameOfTick, threadTicks } from './ticks.ts'
+import { alreadyTaken, bagTicks, nameOfTick, threadTicks, ticksOfColour } from './ticks.ts'
+import { whoseAll } from './whose.ts'
 import { useTicks } from './use-ticks.ts'
 
 const colour = (id: string, name: string, lengths: number): Kit['colours'][number] =>
@@ -38,6 +39,17 @@ describe('ticks', () => {
     // An id that begins like another's.
     expect(nameOfTick(kit(3, 8), all[3] ?? '')).toBe('Slate pearl, kit 1')
     expect(bagTicks(kit(3, 8)).map((tick) => nameOfTick(kit(3, 8), tick))).toEqual(['Bag 1', 'Bag 2', 'Bag 3'])
+  })
+
+  it('of a great many kits are one for ten, and called so', () => {
+    const many = kit(123, 800)
+    const all = ticksOfColour(many.colours[0] as Kit['colours'][number], 123)
+    expect([all.length, nameOfTick(many, all[1] ?? ''), nameOfTick(many, all[12] ?? '')]).toEqual([13, 'Slate, kits 11\u201320', 'Slate, kits 121\u2013123'])
+    expect(nameOfTick(many, bagTicks(many)[0] ?? '')).toBe('Bags 1\u201310')
+    const cut = alreadyTaken({ ...many, cloth: { count: 124, piece: { widthMm: 300, heightMm: 300 } } as Kit['cloth'] }, (tick) => tick === all[12])
+    expect(cut.threads(many.colours[0] as Kit['colours'][number])).toEqual([120, 121, 122])
+    expect(whoseAll({ learners: 120, leftHanded: 4 }, [110, 120])).toBe('6 for a right hand, 4 for a left hand: left-handed sheets')
+    expect(whoseAll({ learners: 120, leftHanded: 4 }, [0, 10])).toBe('for a right hand')
   })
 
   it('take from the stores under their name, are taken back in turn, and are of another plan where another number is cut', () => {

@@ -5,7 +5,8 @@ import { isCounted, measuredNeedle, nameNeedle, nameThread, THREAD_KINDS, type T
 import type { Exercise, Operation, Sampler, SamplerThread } from '@lemmata/core/sampler'
 import { type Stores, storedThreads } from '@lemmata/core/stores'
 import { formatLength, formatThread } from '@lemmata/core/units'
-import { Button, Modal, Segmented } from 'antd'
+import { cutText } from '@lemmata/contract'
+import { App, Button, Modal, Segmented } from 'antd'
 import { useMemo, useState } from 'react'
 import { LengthField } from '../sampler/fields.tsx'
 import { edit } from '../store/index.ts'
@@ -30,6 +31,7 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
   const stores = open?.document ?? null
   const hasThread = (stores?.threads.length ?? 0) > 0
   const [from, setFrom] = useState<'stores' | 'all'>('stores')
+  const { message } = App.useApp()
   const [widthMm, setWidth] = useState<number | null>(null)
   const mine = from === 'stores' && hasThread && stores !== null ? stores : null
   const ranked = useMemo(() => {
@@ -48,6 +50,13 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
   const take = (choice: RankedChoice): void => {
     edit(taking(sampler, exercise, assigned, choice))
     onClose()
+  }
+  const note = ({ kind, strands, needle }: RankedChoice): void => {
+    const instead = `${nameThread(assigned.kind).toLowerCase()} in ${assigned.strands.value}`
+    const setting = `${nameThread(kind).toLowerCase()} in ${strands}, ${nameNeedle(needle).toLowerCase()}, in place of ${instead}`
+    const trial = { id: newId('t'), on: new Date().toISOString().slice(0, 10), setting: cutText(setting, 120), result: '', verdict: 'change' as const }
+    edit({ kind: 'change-exercise', id: exercise.id, set: { trials: [...(exercise.trials ?? []), trial] } })
+    message.success('Noted in the trial log, under Notes of its card. Work it and write there how it came out.')
   }
   return (
     <Modal
@@ -103,6 +112,9 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
                   <td>
                     <Button size="small" aria-label={`Take ${name} in ${choice.strands}`} onClick={() => take(choice)}>
                       Take it
+                    </Button>{' '}
+                    <Button size="small" type="text" aria-label={`Note ${name} in ${choice.strands} as a trial`} onClick={() => note(choice)}>
+                      Note a trial
                     </Button>
                   </td>
                 </tr>

@@ -5,7 +5,7 @@ import { nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmat
 import { type Operation, type Sampler, type SamplerThread, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import type { Stores } from '@lemmata/core/stores'
-import { type FewerThreads, fewerThreads, type Solver, type ThreadChange, threadCourse } from '@lemmata/core/together'
+import { changesWithin, type FewerThreads, fewerThreads, type Solver, type ThreadChange, threadCourse } from '@lemmata/core/together'
 import { counted, listInWords } from '@lemmata/core/units'
 import { Button, Modal, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
@@ -100,6 +100,7 @@ function Answer({ sampler, done, answer }: { readonly sampler: Sampler; readonly
         </strong>{' '}
         Colours stay, and strands and needles that you chose yourself. There is no better choice by these weights: a further thread or needle counts as much as
         a width that is more than a third off; a thread in your stores counts a third of that.
+        {downs(sampler, done, changes)}
         {costBefore !== null && ` Altogether ${cost.toFixed(1)} in place of ${costBefore.toFixed(1)}.`}
       </p>
       <p className="quiet">Threads then: {listInWords(after.threads)}.</p>
@@ -130,6 +131,20 @@ function Answer({ sampler, done, answer }: { readonly sampler: Sampler; readonly
       </div>
     </>
   )
+}
+
+/** Needles put down and taken up within the lessons, before and after. */
+function downs(sampler: Sampler, done: readonly WorkedExercise[], changes: readonly ThreadChange[]): string {
+  const needleOf = (changed: boolean) =>
+    changesWithin(sampler, (id) => {
+      const worked = done.find((one) => one.exercise.id === id)
+      return (worked?.assigned.threads ?? []).map(({ role, needle }) => {
+        const change = changed ? changes.find(({ row }) => row.exercise === id && row.role === role) : undefined
+        return nameNeedle(change?.to.needle ?? needle.value)
+      })
+    })
+  const [before, after] = [needleOf(false), needleOf(true)]
+  return before === after ? '' : ` Within lessons a needle is changed ${after} times in place of ${before}.`
 }
 
 const inWords = ({ kind, strands, needle }: Pick<ThreadChange['to'], 'kind' | 'strands' | 'needle'>): string =>

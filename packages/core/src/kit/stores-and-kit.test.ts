@@ -5,7 +5,7 @@ import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { findThreadKind } from '../materials/index.ts'
 import { layExercises, newSampler, type Sampler } from '../sampler/index.ts'
 import { applyStoresOperation, emptyStores, type Stores, type StoredThread } from '../stores/index.ts'
-import { againstStores, fillRests, type Kit, lengthsOfKit, mmOf, partsOfBag, partsOfThread, planKit, toolsFor } from './index.ts'
+import { againstStores, fillRests, type Kit, kitRanges, lengthsOfKit, lengthsOfKits, mmOf, partsOfBags, partsOfThread, planKit, toolsFor } from './index.ts'
 
 const rainwater = { name: 'Rainwater', hex: '#336699' }
 const plain = newSampler('Kit')
@@ -60,12 +60,30 @@ describe('a kit\u2019s share', () => {
   })
 })
 
+describe('a great many kits', () => {
+  it('are cut by tens, the last what is left, and all of them are all that is cut', () => {
+    expect(kitRanges(3)).toEqual([
+      [0, 1],
+      [1, 2],
+      [2, 3],
+    ])
+    const many = kitRanges(123)
+    expect([many.length, many[0], many.at(-1)]).toEqual([13, [0, 10], [120, 123]])
+    const lengths = { lengths: [{ lengthMm: 450, bundles: [], parted: { lengths: 777, partings: [], spareStrands: 0 } }] }
+    expect(many.reduce((sum, range) => sum + mmOf(lengthsOfKits(lengths, 123, range)), 0)).toBe(777 * 450)
+    expect(kitRanges(0)).toEqual([])
+  })
+})
+
 describe('kits that are cut', () => {
   it('take of the stores what is in them, the little rests first; given back the stores are as they were', () => {
     const before = withThreads(thread('much', 90_000), thread('rest', 500))
     let now = before
     for (let index = 0; index < 11; index += 1) {
-      const applied = applyStoresOperation(now, { kind: 'take', taken: { id: `kit ${index}`, for: 's', parts: partsOfThread(colour, 11, index, now) } })
+      const applied = applyStoresOperation(now, {
+        kind: 'take',
+        taken: { id: `kit ${index}`, for: 's', parts: partsOfThread(colour, 11, [index, index + 1], now) },
+      })
       if (applied.ok) now = applied.value
     }
     expect(now.threads.map((one) => one.left)).toEqual([90_500 - allMm, 0])
@@ -77,8 +95,8 @@ describe('kits that are cut', () => {
   })
 
   it('where there is nothing take nothing', () => {
-    expect(partsOfThread(colour, 11, 0, emptyStores())).toEqual([])
-    expect(partsOfThread(colour, 11, 0, withThreads(thread('none', 0), thread('other', 900, { colour: { name: 'Slate', hex: '#000000' } })))).toEqual([])
+    expect(partsOfThread(colour, 11, [0, 1], emptyStores())).toEqual([])
+    expect(partsOfThread(colour, 11, [0, 1], withThreads(thread('none', 0), thread('other', 900, { colour: { name: 'Slate', hex: '#000000' } })))).toEqual([])
   })
 
   it('take a needle of each kind, the hoop, and nothing that has run out', () => {
@@ -90,7 +108,7 @@ describe('kits that are cut', () => {
       needles: [needle('out', first, 0), needle('n1', first, 4), needle('n2', second, 0)],
       hoops: [{ id: 'h', shape: 'round', sizeMm: [203, 203], left: 2 }],
     }
-    expect(partsOfBag(sampler, kit, stores)).toEqual([
+    expect(partsOfBags(sampler, kit, 1, stores)).toEqual([
       { shelf: 'needles', item: 'n1', amount: 1 },
       { shelf: 'hoops', item: 'h', amount: 1 },
     ])

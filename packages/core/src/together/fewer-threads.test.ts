@@ -5,7 +5,7 @@ import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { findNeedle, type Needle, type ThreadOfKind } from '../materials/index.ts'
 import { type Exercise, layExercises, newSampler, type Sampler } from '../sampler/index.ts'
 import { emptyStores, type Stores } from '../stores/index.ts'
-import { fewerThreads, NEW_THREAD, ON_HAND, type Solver, threadCourse, type TogetherModel, writeTogether } from './index.ts'
+import { changesWithin, fewerThreads, NEW_THREAD, ON_HAND, type Solver, threadCourse, type TogetherModel, writeTogether } from './index.ts'
 import { costOfAll } from './together-model.ts'
 
 /** Every set of threads and needles, each row the cheapest that they allow. */
@@ -133,6 +133,17 @@ describe('threads and needles of a course together', () => {
     expect(found.model.threads.length).toBeGreaterThan(
       threadCourse({ ...three, threads: [{ kind: 'stranded-cotton' }], needles: NEEDLES }).model.threads.length,
     )
+  })
+
+  it('say how often a needle is put down within a lesson: not between lessons', () => {
+    const lessons = [
+      { id: 'l1', title: 'One', exercises: ['a', 'b', 'c'] },
+      { id: 'l2', title: 'Two', exercises: ['d', 'e'] },
+    ]
+    const with_: Readonly<Record<string, readonly string[]>> = { a: ['7'], b: ['7', '24'], c: ['7'], d: ['5'], e: [] }
+    // Seven, seven, 24, seven: two; then one alone.
+    expect(changesWithin({ lessons }, (id) => with_[id] ?? [])).toBe(2)
+    expect(changesWithin({ lessons: [] }, () => ['7'])).toBe(0)
   })
 
   it('stopped, or empty, change nothing; no line of the model is longer than the format allows', async () => {
