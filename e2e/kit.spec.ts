@@ -66,7 +66,7 @@ test('bags say for which hand; needles and tools say what serves instead; the li
   const text = readFileSync(await (await download).path(), 'utf8')
   expect(text.trimEnd().split('\r\n')).toHaveLength(rows + 1)
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const view of ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Buy']) {
+  for (const view of ['Thread', 'Cloth', 'Needles and tools', 'Lessons', 'Pack', 'Labels', 'Buy']) {
     await page.locator('.kit .ant-segmented').getByText(view, { exact: true }).click()
     expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(390)
   }

@@ -17,13 +17,14 @@ import { ClothToCut } from './ClothToCut.tsx'
 import { EarlierPlan } from './EarlierPlan.tsx'
 import { shoppingCsv } from './kit-csv.ts'
 import { Labels } from './Labels.tsx'
+import { LessonTables } from './LessonTables.tsx'
 import { NeedlesAndTools } from './NeedlesAndTools.tsx'
 import { PackTable } from './PackTable.tsx'
 import { ThreadToCut } from './ThreadToCut.tsx'
 import { alreadyTaken, bagTicks, clothTick, nameOfTick, partsOfTick, threadTicks } from './ticks.ts'
 import { type TickList, useTicks } from './use-ticks.ts'
 
-const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Pack', 'Labels', 'Buy'] as const
+const VIEWS = ['Thread', 'Cloth', 'Needles and tools', 'Lessons', 'Pack', 'Labels', 'Buy'] as const
 type View = (typeof VIEWS)[number]
 
 /** Whoever goes from box to box by key ticks the box where she is; after a click the bar ticks the next. */
@@ -103,7 +104,8 @@ function Kits({ id, sampler, kit, stores }: KitsProps) {
         {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}
         {view === 'Pack' && <PackTable sampler={sampler} kit={kit} ticks={ticks} next={next} />}
-        {view === 'Labels' && <Labels sampler={sampler} kit={kit} />}
+        {view === 'Lessons' && <LessonTables sampler={sampler} done={done} />}
+        {view === 'Labels' && <Labels sampler={sampler} kit={kit} done={done} />}
         {view === 'Buy' && <BuyTable against={against} currency={stores.currency} units={sampler.units} />}
       </div>
       {isTicked && <Foot kit={kit} ticks={ticks} all={ofView} next={next} />}

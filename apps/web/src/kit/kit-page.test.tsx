@@ -117,6 +117,19 @@ describe('the kit', () => {
     ).toEqual(kit.colours.map((one) => one.thread.colour.name))
   })
 
+  it('lays out each lesson in the order of use, and has a label for every finished sample', () => {
+    openKit(demo)
+    look('Lessons')
+    const lessons = [...document.querySelectorAll<HTMLElement>('.kit-lesson')]
+    expect(lessons.map((one) => within(one).getByRole('heading').textContent)).toEqual(demo.lessons.map((one, index) => `${index + 1}. ${one.title}`))
+    expect(within(lessons[0] as HTMLElement).getByText(/^New in the needle book: /)).toBeTruthy()
+    look('Labels')
+    fireEvent.click(screen.getByText('For finished samples'))
+    const labels = [...document.querySelectorAll('.kit-labels > li h2')].map((one) => one.textContent)
+    expect(labels).toHaveLength(demo.exercises.length)
+    expect(labels[0]).toMatch(/ A$/)
+  })
+
   it('of a plan that has changed says what was cut for it, and puts it back in one', () => {
     const sampler = withBrief({ learners: 2, sparePercent: 0, leftHanded: 0 })
     const [first] = kitOf(sampler).colours

@@ -223,7 +223,7 @@ function ClothGroup({ cloth, change }: { readonly cloth: Shelves['cloths']; read
       {perCm !== null && (
         <Measuring
           title="Count its threads"
-          how="Under a ruler, with a needle\u2019s point, along the weft; then along the warp: they differ."
+          how="Under a ruler, with a needle’s point, along the weft; then along the warp: they differ."
           quantities={[
             { label: 'Threads', usual: Math.round(perCm * 5), min: 1, max: 2000 },
             { label: 'Over so many mm', usual: 50, min: 1, max: 300 },

@@ -1,4 +1,5 @@
 /** Thread by colour, for one learner: what it is used for, and how much of it. */
+import { alikeNeighbours } from '@lemmata/core/extent'
 import { nameThread } from '@lemmata/core/materials'
 import { totalThread } from '@lemmata/core/plan'
 import type { Sampler } from '@lemmata/core/sampler'
@@ -9,6 +10,8 @@ import { Spool } from './fields.tsx'
 export function ByThread({ sampler }: { sampler: Sampler }) {
   const { done } = useWorked()
   const totals = totalThread(done)
+  const alike = alikeNeighbours(done)
+  const nameOf = (id: string): string => done.find((one) => one.exercise.id === id)?.exercise.name ?? id
   const unused = sampler.threads.filter((thread) => !totals.some((one) => one.thread.id === thread.id))
   return (
     <section className="stage-scroll" aria-label="For one learner">
@@ -44,6 +47,12 @@ export function ByThread({ sampler }: { sampler: Sampler }) {
           ))}
         </tbody>
       </table>
+      {alike.length > 0 && (
+        <p className="why stage-note">
+          Side by side and alike, in one colour, texture and width: {alike.map(({ exercises }) => exercises.map(nameOf).join(' and ')).join('; ')}. Another
+          weight, colour or stitch for one of them would let both be seen.
+        </p>
+      )}
       {unused.length > 0 && <p className="why stage-note">Not used: {unused.map((thread) => thread.colour.name).join(', ')}.</p>}
     </section>
   )

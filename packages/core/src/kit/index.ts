@@ -1,6 +1,7 @@
 /** The class's kit: thread cut and parted to the needleful, needles, cloth and tools, and what is bought for all. */
 export { againstStores, type AgainstStores, type AlreadyTaken, type Bought, fillRests, NOTHING_TAKEN } from './against-stores.ts'
 export { kitRanges, type KitRange, lengthsOfKit, lengthsOfKits, mmOf, partsOfBags, partsOfThread } from './taking.ts'
+export { type LaidOut, type LessonTable, tableByLesson } from './by-lesson.ts'
 export { cutPutUps, type CutPutUps, type Lengths } from './cut-put-ups.ts'
 export { type Bundles, fewestLengths, type Parted, type Parting, partStrands } from './part-strands.ts'
 export { type ColourToCut, colourToCut, type Kit, type NeedleForKit, planKit } from './plan-kit.ts'
