@@ -31,7 +31,7 @@ export function tableByLesson(sampler: Pick<Sampler, 'lessons' | 'exercises'>, d
   const inLessons = new Set(sampler.lessons.flatMap((one) => one.exercises))
   const rest = teachingOrder(sampler).filter((one) => !inLessons.has(one.id))
   const groups = [
-    ...sampler.lessons.map(({ id, title, exercises }) => ({ lesson: id as LessonId | null, title, exercises })),
+    ...sampler.lessons.map(({ id, title, exercises }) => ({ lesson: id, title, exercises })),
     { lesson: null, title: 'In no lesson', exercises: rest.map((one) => one.id) },
   ]
   const seen = new Set<string>()
