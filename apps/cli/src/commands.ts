@@ -29,6 +29,7 @@ import { LIBRARY } from '@lemmata/core/stitches'
 import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
 import type { Answer, Command } from './command.ts'
 import { assign } from './assign-command.ts'
+import { calendar } from './calendar-command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
 import { kit } from './kit-command.ts'
 import { gallery } from './gallery.ts'
@@ -312,6 +313,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   svg: { needsFile: true, run: svg },
   sheet: { needsFile: true, run: sheet },
   carries: { needsFile: true, run: carries },
+  calendar: { needsFile: true, run: calendar },
   kit: { needsFile: true, run: kit },
   assign: { needsFile: true, run: assign },
   layout: { needsFile: true, run: layout },

@@ -232,6 +232,23 @@ describe('lemmata', () => {
     expect(lemmata(['kit', '-', '--stores', join(folder, 'nowhere.csv')], sampler).status).toBe(2)
   })
 
+  it('calendar: lessons on dates with minutes, by the brief or by a class; as a calendar file', () => {
+    const sampler = bandSampler('2031-01-09')
+    const { status, out } = lemmata(['calendar', '-'], sampler)
+    expect(status).toBe(0)
+    const found = JSON.parse(out) as { lessons: { on: string[]; minutes: { working: number; room: number } }[] }
+    expect(found.lessons.map((one) => one.on).flat()).toHaveLength(sampler.lessons.length)
+    expect(found.lessons[0]?.minutes.working).toBeGreaterThan(0)
+    const group = join(folder, 'class.json')
+    const calendar = { start: '2031-02-03', rhythm: { kind: 'monthly' }, begins: '10:00', zone: 'Europe/Oslo', off: {}, catchUp: [], moved: {}, twice: [] }
+    writeFileSync(group, JSON.stringify({ format: 'lemmata-class', version: 1, name: 'Mondays', learners: [], calendar }))
+    const monthly = JSON.parse(lemmata(['calendar', '-', '--class', group], sampler).out) as typeof found
+    expect(monthly.lessons.slice(0, 2).map((one) => one.on)).toEqual([['2031-02-03'], ['2031-03-03']])
+    expect(lemmata(['calendar', '-', '--class', group, '--ics'], sampler).out.match(/DTSTART:20310203T090000Z/g)).toHaveLength(1)
+    const { startDate: _none, ...brief } = sampler.brief
+    expect(lemmata(['calendar', '-'], { ...sampler, brief })).toMatchObject({ status: 1, err: expect.stringContaining('no first day') })
+  })
+
   it('carries: the order of pieces, what is carried and what begun anew', () => {
     const { status, out } = lemmata(['carries', '-'], bandSampler('2026-12-03'))
     expect(status).toBe(0)

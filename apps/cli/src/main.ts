@@ -16,6 +16,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   carries FILE    what goes on behind: the order of pieces, carries, where needlefuls end
   assign FILE [--stores TABLE.csv]
                   needles, and threads with them, for the whole course together: as few as serve, what changes by it
+  calendar FILE [--class FILE] [--ics]
+                  lessons on dates with their minutes, as the brief or a class of it has them
   kit FILE [--stores TABLE.csv]
                   for the class: thread to the needleful, the cut list, needles, cloth, what is bought
   layout FILE --into ROUND | WIDTHxHEIGHT
@@ -88,7 +90,7 @@ interface Call {
 }
 
 /** Said or not, with nothing after them. */
-const SWITCHES = ['moving']
+const SWITCHES = ['moving', 'ics']
 const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner', 'language', 'stores']
 
 function readCall(args: readonly string[]): Call | string {
@@ -127,6 +129,7 @@ function readInput(file: string | null): string | null {
 }
 
 const CLI_SENTENCES: Sentences = {
+  'cli.no-dates': 'The brief has no first day and no class with dates was given: say one as brief.startDate, or --class FILE.',
   'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
   'cli.no-stitch': ({ stitch }, say) => `The library has no stitch "${say(stitch)}". "lemmata stitches" lists them.`,

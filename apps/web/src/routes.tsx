@@ -26,6 +26,7 @@ export const router = createBrowserRouter([
               { path: 'cloth', lazy: async () => ({ Component: (await import('./cloth/ClothStage.tsx')).ClothStage }) },
               { path: 'thread', lazy: async () => ({ Component: (await import('./thread/ThreadStage.tsx')).ThreadStage }) },
               { path: 'kit', lazy: async () => ({ Component: (await import('./kit/KitPage.tsx')).KitPage }) },
+              { path: 'calendar', lazy: async () => ({ Component: (await import('./calendar/CalendarStage.tsx')).CalendarStage }) },
               { path: 'sheets', lazy: async () => ({ Component: (await import('./sheets/SheetsStage.tsx')).SheetsStage }) },
             ],
           },

@@ -29,6 +29,7 @@ describe('the stages', () => {
       ['Order', 'no broken rule'],
       ['Cloth', '2 cautions'],
       ['Thread', 'all assigned'],
+      ['Calendar', '6 lessons'],
       ['Sheets', 'not printed'],
     ])
     expect([...all.values()].filter((one) => !one.complete).map((one) => one.id)).toEqual(['sheets'])

@@ -7,7 +7,7 @@ import { counted } from '@lemmata/core/units'
 import type { WorkedInPage } from '../compute/use-worked.ts'
 import { courseNow } from '../order/use-course.ts'
 
-export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'sheets'
+export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'calendar' | 'sheets'
 
 export interface StageState {
   readonly id: StageId
@@ -27,6 +27,7 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, revision: nu
     orderState(sampler, worked),
     clothState(sampler, worked),
     threadState(sampler, worked),
+    calendarState(sampler),
     {
       id: 'sheets',
       name: 'Sheets',
@@ -35,6 +36,13 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, revision: nu
       words: printedNow ? 'printed' : printedRevision === null ? 'not printed' : 'changed since',
     },
   ]
+}
+
+/** What the brief has in mind: a class's own dates are looked at where they stand. */
+function calendarState({ lessons, brief }: Sampler): StageState {
+  const dated = brief.startDate !== undefined && lessons.length > 0
+  const words = lessons.length === 0 ? 'no lesson yet' : dated ? counted(lessons.length, 'lesson') : 'no dates yet'
+  return { id: 'calendar', name: 'Calendar', complete: dated, wrong: [], words }
 }
 
 /** Of what has not been worked nothing is known, and nothing is said. */

@@ -19,6 +19,8 @@ export interface ClassInPage {
   readonly choose: (id: string) => void
   /** Adds a learner, in a class made for her where there is none. Answers with the learner's id. */
   readonly addLearner: () => Promise<string | null>
+  /** A class to write in: the open one, or one that is made. False where none could be made. */
+  readonly ensure: () => Promise<boolean>
 }
 
 export function useClass(sampler: string): ClassInPage {
@@ -48,6 +50,18 @@ export function useClass(sampler: string): ClassInPage {
     }
   }, [wanted, dispatch])
 
+  const ensure = useCallback(async (): Promise<boolean> => {
+    if (open) return true
+    if (wanted !== null) return false
+    const made = await make({ sampler, name: 'My class' })
+    if (made.error) {
+      dispatch(noticed(failedWith(made.error) ?? 'The class could not be made.'))
+      return false
+    }
+    dispatch(classOpened({ answer: made.data, pending: [] }))
+    return true
+  }, [open, wanted, make, sampler, dispatch])
+
   const addLearner = useCallback(async (): Promise<string | null> => {
     const learner = (count: number): Learner => ({ id: newId('l'), name: `Learner ${count + 1}`, choices: {} })
     if (open) {
@@ -55,17 +69,11 @@ export function useClass(sampler: string): ClassInPage {
       editClass({ kind: 'add-learner', learner: made, at: open.document.learners.length })
       return made.id
     }
-    if (wanted !== null) return null
-    const made = await make({ sampler, name: 'My class' })
-    if (made.error) {
-      dispatch(noticed(failedWith(made.error) ?? 'The class could not be made.'))
-      return null
-    }
-    dispatch(classOpened({ answer: made.data, pending: [] }))
+    if (!(await ensure())) return null
     const first = learner(0)
     editClass({ kind: 'add-learner', learner: first, at: 0 })
     return first.id
-  }, [open, wanted, make, sampler, dispatch])
+  }, [open, ensure])
 
-  return { classes, open: open?.id === wanted || wanted === null ? open : null, choose: setChosen, addLearner }
+  return { classes, open: open?.id === wanted || wanted === null ? open : null, choose: setChosen, addLearner, ensure }
 }

@@ -51,7 +51,7 @@ export function sixThursdays(today: string): Sampler {
       leftHanded: 2,
       lessonMinutes: 90,
       lessons: 6,
-      homeMinutesPerWeek: 60,
+      homeMinutesPerWeek: 120,
       startDate: start,
       everyDays: 7,
       skipDates: [skipped],

@@ -167,7 +167,7 @@ export const BANDS: readonly Motif[] = [
     parameters: { L: 2.8 },
     marks: 'guide-only',
     materials: main('night', 6),
-    homePercent: 90,
+    homePercent: 50,
   },
   {
     id: 'breeze',
@@ -196,7 +196,7 @@ export const BANDS: readonly Motif[] = [
     parameters: { L: 5 },
     marks: 'guide-only',
     materials: main('wind', 6),
-    homePercent: 80,
+    homePercent: 55,
   },
   {
     id: 'hill',
@@ -263,7 +263,7 @@ export const BANDS: readonly Motif[] = [
     parameters: { L: 4.2 },
     marks: 'every-hole',
     materials: main('sun', 6),
-    homePercent: 80,
+    homePercent: 60,
   },
   {
     id: 'hail',
@@ -295,7 +295,7 @@ export const BANDS: readonly Motif[] = [
     parameters: { wraps: 3 },
     marks: 'every-hole',
     materials: main('night', 6),
-    homePercent: 60,
+    homePercent: 50,
   },
   {
     id: 'ray',

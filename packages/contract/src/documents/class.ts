@@ -1,8 +1,8 @@
 /** A class: the people who work a sampler, and what each has chosen. */
-import type { ClassDocument, Learner, LearnerChoice } from '@lemmata/core/classes'
+import type { ClassCalendar, ClassDocument, Learner, LearnerChoice, MovedLesson, Rhythm } from '@lemmata/core/classes'
 import { z } from 'zod'
 import { markStyle, parameters, strandCount } from './exercise.ts'
-import { id, recordOf, shortText } from './primitives.ts'
+import { id, isoDate, recordOf, shortText } from './primitives.ts'
 
 export const learnerChoice = z.object({
   stitch: id.optional(),
@@ -23,6 +23,50 @@ export const learner = z.object({
 /** Nobody teaches more at once. */
 export const MOST_LEARNERS = 120
 
+const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'write a time as 18:30')
+/** As the machine knows zones: what it cannot read is no zone. */
+const zone = z
+  .string()
+  .max(60)
+  .refine((given) => isZone(given), 'this time zone is not known; write one as Europe/Oslo')
+const days = z.array(isoDate).max(400)
+export const rhythm = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('every'), days: z.number().int().min(1).max(366) }),
+  z.object({ kind: z.literal('monthly') }),
+  z.object({ kind: z.literal('weekdays'), days: z.array(z.number().int().min(1).max(7)).min(1).max(7) }),
+  z.object({ kind: z.literal('chosen'), on: days }),
+]) satisfies z.ZodType<Rhythm>
+export const movedLesson = z.object({ on: isoDate, follow: z.boolean() }) satisfies z.ZodType<MovedLesson>
+export const dayOffReason = z.string().trim().max(120)
+export const calendarSettings = z.object({
+  start: isoDate,
+  rhythm,
+  begins: time,
+  zone,
+  minutes: z.number().int().min(10).max(600).optional(),
+  homeMinutes: z.number().int().min(0).max(3000).optional(),
+  catchUp: days,
+  twice: z.array(id).max(200),
+})
+export const calendar = calendarSettings.extend({
+  off: recordOf(z.string(), dayOffReason).refine(
+    (given) => Object.keys(given).length <= 400 && Object.keys(given).every((on) => isoDate.safeParse(on).success),
+    {
+      error: 'write days off as 2027-01-14, at most 400 of them',
+    },
+  ),
+  moved: recordOf(id, movedLesson),
+}) satisfies z.ZodType<ClassCalendar>
+
+function isZone(given: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: given })
+    return true
+  } catch {
+    return false
+  }
+}
+
 export const classDocument = z
   .object({
     format: z.literal('lemmata-class'),
@@ -30,6 +74,7 @@ export const classDocument = z
     name: shortText,
     sampler: z.uuid().optional(),
     learners: z.array(learner).max(MOST_LEARNERS, `these are more than ${MOST_LEARNERS} learners, the most that one class holds; divide it`).default([]),
+    calendar: calendar.optional(),
   })
   .superRefine(({ learners }, context) => {
     for (const [index, one] of learners.entries())

@@ -1,8 +1,8 @@
 /** Operations on a class as they arrive: one schema a kind; the compiler asks for every kind that core knows. */
 import type { ClassOperation, SingleClassOperation } from '@lemmata/core/classes'
 import { z } from 'zod'
-import { learner, learnerChoice } from '../documents/class.ts'
-import { id, shortText } from '../documents/primitives.ts'
+import { calendar, calendarSettings, dayOffReason, learner, learnerChoice, movedLesson } from '../documents/class.ts'
+import { id, isoDate, shortText } from '../documents/primitives.ts'
 
 const place = z.number().int().min(0).max(1000)
 
@@ -16,6 +16,14 @@ const SCHEMAS = {
     set: z.strictObject({ name: shortText, hand: learner.shape.hand, settled: learner.shape.settled }).partial(),
     clear: z.array(z.enum(['hand', 'settled'])).optional(),
   }),
+  'change-calendar': z.object({
+    kind: z.literal('change-calendar'),
+    set: calendarSettings.partial(),
+    clear: z.array(z.enum(['minutes', 'homeMinutes'])).optional(),
+  }),
+  'move-date': z.object({ kind: z.literal('move-date'), lesson: id, to: movedLesson.nullable() }),
+  'set-calendar': z.object({ kind: z.literal('set-calendar'), calendar: calendar.nullable() }),
+  'set-day-off': z.object({ kind: z.literal('set-day-off'), on: isoDate, why: dayOffReason.nullable() }),
   choose: z.object({
     kind: z.literal('choose'),
     learner: id,

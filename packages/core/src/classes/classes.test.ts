@@ -1,7 +1,7 @@
 /** Edits of a class: made, refused, and taken back to the byte. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyClassOperation, type ClassDocument, type ClassOperation, invertClassOperation, newClass } from './index.ts'
+import { applyClassOperation, type ClassCalendar, type ClassDocument, type ClassOperation, invertClassOperation, newClass } from './index.ts'
 
 const after = (one: ClassDocument, ...operations: ClassOperation[]): ClassDocument =>
   operations.reduce((now, operation) => {
@@ -10,6 +10,10 @@ const after = (one: ClassDocument, ...operations: ClassOperation[]): ClassDocume
     return applied.value
   }, one)
 const add = (id: string, at = 0): ClassOperation => ({ kind: 'add-learner', learner: { id, name: id, choices: {} }, at })
+const weekly: ClassCalendar = {
+  ...{ start: '2027-01-14', rhythm: { kind: 'every', days: 7 }, begins: '18:30', zone: 'Europe/Oslo' },
+  ...{ off: {}, catchUp: [], moved: {}, twice: [] },
+}
 const thursdays = after(newClass('Thursdays', 'sampler-1'), add('ida'), add('ben', 1))
 
 describe('learners', () => {
@@ -31,6 +35,23 @@ describe('learners', () => {
       expect(applied.ok ? null : applied.problems[0]?.code).toBe('class.learner-gone')
       expect(invertClassOperation(gone, operation)).toBeNull()
     }
+  })
+})
+
+describe('dates', () => {
+  it('are none until the class has them: what would change them is said', () => {
+    for (const operation of [
+      { kind: 'change-calendar', set: { begins: '10:00' } },
+      { kind: 'set-day-off', on: '2027-01-21', why: 'snow' },
+      { kind: 'move-date', lesson: 'l1', to: { on: '2027-01-22', follow: true } },
+    ] as ClassOperation[]) {
+      const applied = applyClassOperation(thursdays, operation)
+      expect(applied.ok ? null : applied.problems[0]?.code).toBe('class.no-calendar')
+    }
+    const dated = after(thursdays, { kind: 'set-calendar', calendar: weekly }, { kind: 'set-day-off', on: '2027-01-21', why: 'snow' })
+    expect(dated.calendar?.off).toEqual({ '2027-01-21': 'snow' })
+    expect(after(dated, { kind: 'set-day-off', on: '2027-01-21', why: null }).calendar).toEqual(weekly)
+    expect(after(dated, { kind: 'set-calendar', calendar: null })).toEqual(thursdays)
   })
 })
 
@@ -72,6 +93,20 @@ describe('any history of a class', () => {
         ...(clears ? { clear: ['strands', 'thread'] } : {}),
       }),
     ),
+    fc.boolean().map((has): ClassOperation => ({ kind: 'set-calendar', calendar: has ? weekly : null })),
+    fc.tuple(fc.nat(200), fc.boolean()).map(
+      ([minutes, clears]): ClassOperation => ({
+        kind: 'change-calendar',
+        set: clears ? { begins: '10:00' } : { minutes, catchUp: ['2027-02-04'] },
+        ...(clears ? { clear: ['minutes'] } : {}),
+      }),
+    ),
+    fc
+      .tuple(fc.constantFrom('2027-01-21', '2027-01-28'), fc.option(fc.constantFrom('a', 'b')))
+      .map(([on, why]): ClassOperation => ({ kind: 'set-day-off', on, why })),
+    fc
+      .tuple(fc.constantFrom('l1', 'l2'), fc.option(fc.record({ on: fc.constant('2027-01-22'), follow: fc.boolean() })))
+      .map(([lesson, to]): ClassOperation => ({ kind: 'move-date', lesson, to })),
     fc.string({ minLength: 1, maxLength: 8 }).map((name): ClassOperation => ({ kind: 'rename-class', name })),
   )
   const any = fc.oneof(

@@ -3,6 +3,7 @@
  * so that it outlives every change of order.
  */
 import type { ExerciseId, LearnerId, SamplerId, StitchId, ThreadId } from '../base/index.ts'
+import type { ClassCalendar } from './calendar.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 
 /** What a learner has chosen for an exercise, of what it leaves free. */
@@ -32,6 +33,7 @@ export interface ClassDocument {
   /** The sampler that it works; a file on its own may leave it out. */
   readonly sampler?: SamplerId | undefined
   readonly learners: readonly Learner[]
+  readonly calendar?: ClassCalendar | undefined
 }
 
 export function newClass(name: string, sampler?: SamplerId): ClassDocument {

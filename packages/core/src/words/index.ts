@@ -2,6 +2,7 @@
 import { type Problem, type Sentences, tell, type Told } from '../base/index.ts'
 import { ASSIGN_SENTENCES } from '../assign/index.ts'
 import { BRING_IN_SENTENCES } from '../bring-in/index.ts'
+import { CALENDAR_SENTENCES } from '../calendar/index.ts'
 import { CLASSES_SENTENCES } from '../classes/index.ts'
 import { CUTTING_SENTENCES } from '../cutting/index.ts'
 import { EXERCISE_SENTENCES } from '../exercise/index.ts'
@@ -24,6 +25,7 @@ export const CORE_SENTENCES: Sentences = {
   ...GUIDE_SENTENCES,
   ...NOTATION_SENTENCES,
   ...SAMPLER_SENTENCES,
+  ...CALENDAR_SENTENCES,
   ...CLASSES_SENTENCES,
   ...STORES_SENTENCES,
   ...ASSIGN_SENTENCES,

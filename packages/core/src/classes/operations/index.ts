@@ -2,21 +2,26 @@
 import { applyInTurn, type Batch, invertInTurn, type Result } from '../../base/index.ts'
 import type { ClassDocument } from '../types.ts'
 import { type AddLearner, addLearner } from './add-learner.ts'
+import { type ChangeCalendar, changeCalendar, type MoveDate, moveDate, type SetCalendar, setCalendar, type SetDayOff, setDayOff } from './calendar.ts'
 import { type ChangeLearner, changeLearner } from './change-learner.ts'
 import { type Choose, choose } from './choose.ts'
 import { type RemoveLearner, removeLearner } from './remove-learner.ts'
 import { type RenameClass, renameClass } from './rename-class.ts'
 import type { ClassTools } from './tools.ts'
 
-export type SingleClassOperation = AddLearner | ChangeLearner | Choose | RemoveLearner | RenameClass
+export type SingleClassOperation = AddLearner | ChangeCalendar | ChangeLearner | Choose | MoveDate | RemoveLearner | RenameClass | SetCalendar | SetDayOff
 export type ClassOperation = SingleClassOperation | Batch<ClassOperation>
 
 const TOOLS: { readonly [Kind in SingleClassOperation['kind']]: ClassTools<Extract<SingleClassOperation, { readonly kind: Kind }>> } = {
   'add-learner': addLearner,
+  'change-calendar': changeCalendar,
   'change-learner': changeLearner,
   choose,
+  'move-date': moveDate,
   'remove-learner': removeLearner,
   'rename-class': renameClass,
+  'set-calendar': setCalendar,
+  'set-day-off': setDayOff,
 }
 
 /** The tools of the operation's own kind: the table gives each kind tools for that kind only. */
