@@ -3,7 +3,7 @@ import { beginCalendar, layLessons, lessonMinutes, minutesProblems } from '@lemm
 import { error, failure, hasErrors, type Result, success } from '@lemmata/core/base'
 import { workSampler } from '@lemmata/core/exercise'
 import { courseOf } from '@lemmata/core/order'
-import { calendarFile, readClass, readJson, readSampler } from '@lemmata/contract'
+import { classCalendarFile, readClass, readJson, readSampler } from '@lemmata/contract'
 import type { Answer } from './command.ts'
 
 export function calendar(given: unknown, { classText, ics }: Readonly<Record<string, string>>): Result<Answer> {
@@ -13,7 +13,7 @@ export function calendar(given: unknown, { classText, ics }: Readonly<Record<str
   if (group && !group.ok) return group
   const people = group ? readClass(group.value) : null
   if (people && !people.ok) return people
-  const { brief, lessons: all, name } = sampler.value
+  const { brief, lessons: all } = sampler.value
   const own = people?.value.calendar
   if (!own && brief.startDate === undefined) return failure(error('cli.no-dates', ['brief', 'startDate']))
   const dates = own ?? beginCalendar(sampler.value, '', 'UTC')
@@ -29,10 +29,7 @@ export function calendar(given: unknown, { classText, ics }: Readonly<Record<str
   const said = [...laid.problems, ...minutesProblems(minutes, dates.homeMinutes ?? brief.homeMinutesPerWeek)]
   const titleOf = (id: string): string => lessons.find((one) => one.id === id)?.title ?? id
   if (ics !== undefined) {
-    const entries = laid.days.flatMap((day) =>
-      day.kind === 'lesson' ? [{ uid: `${day.lesson}-${day.part}@lemmata`, on: day.on, title: `${name}: ${titleOf(day.lesson)}`, words: '' }] : [],
-    )
-    return success({ output: calendarFile(name, dates, room, entries, new Date(0)), wrong: hasErrors(problems) }, [...problems, ...said])
+    return success({ output: classCalendarFile(sampler.value, dates, 'lemmata', new Date(0)), wrong: hasErrors(problems) }, [...problems, ...said])
   }
   const output = {
     begins: dates.begins,

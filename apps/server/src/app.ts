@@ -9,6 +9,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Sequelize } from 'sequelize'
 import { type AccountSettings, accountRoutes } from './accounts/index.ts'
+import { calendarRoutes, openCalendarRoutes } from './calendars/index.ts'
 import { classRoutes } from './classes/index.ts'
 import { answerErrors, notFound } from './http/errors.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
@@ -55,6 +56,7 @@ export function makeApp(settings: AppSettings): Express {
     await settings.sequelize.query('SELECT 1')
     response.json({ ok: true })
   })
+  api.use(openCalendarRoutes())
   api.use(sessions(settings.sequelize, settings.secret))
   api.use(checkCsrf)
   api.use(pictureRoutes())
@@ -63,6 +65,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(samplerRoutes(settings.sequelize))
   api.use(versionRoutes(settings.sequelize))
   api.use(classRoutes(settings.sequelize))
+  api.use(calendarRoutes())
   api.use(storesRoutes(settings.sequelize))
   api.use(sheetRoutes())
   api.use(stitchRoutes())

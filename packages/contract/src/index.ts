@@ -9,7 +9,7 @@ export { stitchDocument } from './documents/stitch.ts'
 export { MOST_CHARACTERS, pathInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, readStores } from './documents/read.ts'
 export type { SamplerFile } from './documents/read.ts'
 export { cutText, storageProblem } from './documents/storable.ts'
-export { type CalendarEntry, calendarFile, type DayOff, readDaysOff } from './calendar-file/index.ts'
+export { type CalendarEntry, calendarFile, classCalendarFile, type DayOff, readDaysOff } from './calendar-file/index.ts'
 export { problemInWords } from './problem-words.ts'
 export { readCsv, readNumber, readStoresTable, storesCsv, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './tables/index.ts'
 export { applyClassOperations, applySamplerOperations, applyStoresOperations } from './operations/apply.ts'
@@ -30,6 +30,7 @@ export {
   signIn,
 } from './api/api.ts'
 export type {
+  CalendarAddress,
   ClassAnswer,
   ClassSummary,
   DocumentAnswer,

@@ -35,6 +35,8 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   /** The class document, checked by the contract on its way in and out. */
   declare document: unknown
   declare revision: number
+  /** Under it the calendar is read without signing in; none while it is not shared. */
+  declare calendarSecret: CreationOptional<string | null>
   declare createdAt: CreationOptional<Date>
   declare changedAt: CreationOptional<Date>
 }
@@ -153,6 +155,7 @@ export function defineModels(sequelize: Sequelize): void {
       learners: { type: DataTypes.INTEGER, allowNull: false },
       document: { type: DataTypes.JSON, allowNull: false },
       revision: { type: DataTypes.INTEGER, allowNull: false },
+      calendarSecret: { type: DataTypes.STRING(64), allowNull: true },
       createdAt: now(),
       changedAt: now(),
     },

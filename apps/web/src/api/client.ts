@@ -1,5 +1,6 @@
 /** Requests to the server: one place for the token, for errors as sentences, and for a lost connection. */
 import type {
+  CalendarAddress,
   ClassAnswer,
   ClassSummary,
   ErrorAnswer,
@@ -98,6 +99,9 @@ export const api = {
   stores: () => call<StoresAnswer>('GET', '/stores'),
   sendStoresOperations: (baseRevision: number, operations: readonly SentOperation<StoresOperation>[]) =>
     call<WrittenAnswer>('POST', '/stores/operations', { baseRevision, operations }),
+  calendarAddress: (classId: string) => call<CalendarAddress>('GET', `/classes/${classId}/calendar-address`),
+  renewCalendarAddress: (classId: string) => call<CalendarAddress>('POST', `/classes/${classId}/calendar-address`, {}),
+  endCalendarAddress: (classId: string) => call<void>('DELETE', `/classes/${classId}/calendar-address`),
   sendClassOperations: (id: string, baseRevision: number, operations: readonly SentOperation<ClassOperation>[]) =>
     call<WrittenAnswer>('POST', `/classes/${id}/operations`, { baseRevision, operations }),
 }

@@ -1,7 +1,6 @@
 /** The course on dates: as a list by date or by month, moved by hand or by key, with what each lesson takes and who is where when. */
-import { calendarFile } from '@lemmata/contract'
+import { classCalendarFile } from '@lemmata/contract'
 import { addDays } from '@lemmata/core/calendar'
-import { counted } from '@lemmata/core/units'
 import { Button, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
@@ -10,6 +9,7 @@ import { useSampler } from '../sampler/use-sampler.ts'
 import { useClass } from '../sheets/use-class.ts'
 import { downloadText } from '../stitches/download.ts'
 import { editClass, useAppSelector } from '../store/index.ts'
+import { AddressDialog } from './AddressDialog.tsx'
 import { DatesDialog } from './DatesDialog.tsx'
 import { behindInWords, LessonCard } from './LessonCard.tsx'
 import { dayWords, LessonRows } from './LessonRows.tsx'
@@ -27,6 +27,7 @@ export function CalendarStage() {
   const [view, setView] = useState<'lessons' | 'month'>('lessons')
   const [held, setHeld] = useState<string | null>(null)
   const [dating, setDating] = useState(false)
+  const [sharing, setSharing] = useState(false)
   const lesson = on.lessons.find((one) => one.id === held)
   const begin = async (): Promise<void> => {
     if (await group.ensure()) {
@@ -86,7 +87,12 @@ export function CalendarStage() {
               Date all again
             </Button>
           )}
-          <Button onClick={() => downloadText(`${sampler.name}.ics`, fileOf(sampler.name, group.open?.id ?? id, on), 'text/calendar')}>Calendar file</Button>
+          {own && <Button onClick={() => setSharing(true)}>Subscribe</Button>}
+          <Button
+            onClick={() => downloadText(`${sampler.name}.ics`, classCalendarFile(sampler, on.calendar, group.open?.id ?? id, new Date()), 'text/calendar')}
+          >
+            Calendar file
+          </Button>
         </span>
       </div>
       <div className="stores-body">
@@ -108,6 +114,7 @@ export function CalendarStage() {
         </div>
         {lesson && <LessonCard key={lesson.id} {...{ sampler, course, on, lesson }} onClose={() => setHeld(null)} />}
       </div>
+      {sharing && group.open && <AddressDialog classId={group.open.id} onClose={() => setSharing(false)} />}
       {dating && own && <DatesDialog calendar={own} onClose={() => setDating(false)} />}
     </div>
   )
@@ -124,21 +131,4 @@ function Legend({ on, complete }: { readonly on: CourseOnDates; readonly complet
         `After the last lesson, ${dayWords(last.on)}, and its week: ${on.forecast.map(({ pace, behind }) => `${pace} hands ${behindInWords(behind.at(-1)?.minutes ?? 0)}`).join(', ')}.`}
     </p>
   )
-}
-
-function fileOf(name: string, id: string, { calendar, laid, lessons, room }: CourseOnDates): string {
-  const entries = laid.days.flatMap((day) => {
-    if (day.kind !== 'lesson') return []
-    const index = lessons.findIndex((one) => one.id === day.lesson)
-    const title = `${name}: ${index + 1}. ${lessons[index]?.title ?? ''}`
-    return [
-      {
-        uid: `${id}-${day.lesson}-${day.part}@lemmata`,
-        on: day.on,
-        title: day.parts > 1 ? `${title}, ${day.part} of 2` : title,
-        words: counted(lessons[index]?.exercises.length ?? 0, 'exercise'),
-      },
-    ]
-  })
-  return calendarFile(name, calendar, room, entries, new Date())
 }

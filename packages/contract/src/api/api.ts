@@ -102,6 +102,11 @@ export interface SamplerAnswer extends DocumentAnswer<Sampler> {
 export type StoresAnswer = DocumentAnswer<Stores>
 export type ClassAnswer = DocumentAnswer<ClassDocument>
 
+/** Where a class's calendar is subscribed to; null while it has no address. */
+export interface CalendarAddress {
+  readonly path: string | null
+}
+
 export interface ClassSummary {
   readonly id: string
   readonly name: string
