@@ -43,6 +43,17 @@ test('a class is given dates; one is moved by key and undone; a month shows them
   await page.getByRole('button', { name: 'Calendar file' }).click()
   const text = readFileSync(await (await download).path(), 'utf8')
   expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(sampler.lessons.length)
+  await page.getByRole('button', { name: 'Subscribe' }).click()
+  await page.getByRole('button', { name: 'Make an address' }).click()
+  const subscribed = await page.getByLabel('The address').inputValue()
+  await nothingSerious(page, 'a calendar to subscribe to')
+  // A program that has never signed in.
+  const read = async (): Promise<number> => (await fetch(subscribed)).status
+  expect(await read()).toBe(200)
+  await page.getByRole('button', { name: 'A new address; the old one ends' }).click()
+  await expect(page.getByLabel('The address')).not.toHaveValue(subscribed)
+  expect(await read()).toBe(404)
+  await page.keyboard.press('Escape')
   await page.getByText('Month', { exact: true }).first().click()
   await expect(page.locator('.month-lesson').first()).toBeVisible()
   await nothingSerious(page, 'a month')
