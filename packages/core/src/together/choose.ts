@@ -1,6 +1,7 @@
 /** The course's needles chosen together by whichever solver is at hand, and what changes by it. */
 import { nameNeedle, type Needle } from '../materials/index.ts'
-import { courseCost, EACH_NEEDLE, type NeedleCourse, needleId, type NeedleRow, writeModel } from './model.ts'
+import { courseCost, EACH_NEEDLE, type NeedleCourse, type NeedleRow, writeModel } from './model.ts'
+import { needleId } from './needle-id.ts'
 
 /** Takes a model in LP format; answers with the value of each variable, or null where it was stopped or has none. */
 export type Solver = (lp: string) => Promise<ReadonlyMap<string, number> | null>

@@ -5,7 +5,18 @@ import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { findNeedle, type Needle, type ThreadOfKind } from '../materials/index.ts'
 import { type Exercise, layExercises, newSampler, type Sampler } from '../sampler/index.ts'
 import { emptyStores, type Stores } from '../stores/index.ts'
-import { changesWithin, fewerThreads, NEW_THREAD, ON_HAND, type Solver, threadCourse, type TogetherModel, writeTogether } from './index.ts'
+import {
+  changesWithin,
+  fewerThreads,
+  needleCourse,
+  needleId,
+  NEW_THREAD,
+  ON_HAND,
+  type Solver,
+  threadCourse,
+  type TogetherModel,
+  writeTogether,
+} from './index.ts'
 import { costOfAll } from './together-model.ts'
 
 /** Every set of threads and needles, each row the cheapest that they allow. */
@@ -111,6 +122,32 @@ describe('threads and needles of a course together', () => {
       ['both', ['strands', 'needle']],
     ])
     expect(threadCourse({ ...pinned, threads: [], needles: [] }).left.every(({ blame }) => blame.length === 0)).toBe(true)
+  })
+
+  it('what pieces have of their own is counted with the rest, and stays', async () => {
+    const [first, ...rest] = three.done
+    if (!first) throw new Error('nothing is worked')
+    const [used] = first.threads
+    if (!used) throw new Error('no thread is used')
+    const needle = findNeedle('embroidery', 1)
+    const own = {
+      ...used,
+      needle: { ...used.needle, value: needle ?? used.needle.value },
+      thread: { ...used.thread, id: 'own', colour: { name: 'Slate', hex: '#444444' } },
+    }
+    const done = [{ ...first, threads: [...first.threads, own] }, ...rest]
+    const found = threadCourse({ sampler: three.sampler, done, threads: [{ kind: 'stranded-cotton' }], needles: NEEDLES })
+    const answer = await fewerThreads(found, bySearch(found.model))
+    for (const list of [answer?.before, answer?.after]) {
+      expect(list?.threads).toContain('Slate, stranded cotton')
+      expect(list?.needles).toContain('Embroidery 1')
+    }
+    expect(
+      needleCourse(done)
+        .rows.filter((row) => row.isPinned)
+        .map((row) => needleId(row.now)),
+    ).toContain('embroidery 1')
+    expect(answer?.changes.some(({ row }) => row.colour.name === 'Slate')).toBe(false)
   })
 
   it('a colour is bought in one kind: two colours of one kind are two threads', () => {

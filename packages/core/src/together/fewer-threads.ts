@@ -2,7 +2,7 @@
 import type { RankedChoice } from '../assign/index.ts'
 import { nameNeedle, nameThread } from '../materials/index.ts'
 import type { Solver } from './choose.ts'
-import { needleId } from './model.ts'
+import { needleId } from './needle-id.ts'
 import { threadKey, type ThreadCourse, type ThreadRow } from './thread-course.ts'
 import { costOfAll, solutionOf, writeTogether } from './together-model.ts'
 

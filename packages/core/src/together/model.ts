@@ -8,6 +8,8 @@ import type { WorkedExercise } from '../exercise/index.ts'
 import type { Needle, NeedleFit } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import { inLines } from './lp.ts'
+import { needleId } from './needle-id.ts'
+import { ownPieces } from './own-pieces.ts'
 
 /** One thread of one exercise, with the needles that serve it. */
 export interface NeedleRow {
@@ -30,18 +32,23 @@ export interface NeedleCourse {
 /** A further needle in every kit weighs as much as so much discomfort: one thread worked with care. Judgement. */
 export const EACH_NEEDLE = 1
 
-export const needleId = ({ family, size }: Needle): string => `${family.id} ${size}`
-
 export function needleCourse(done: readonly WorkedExercise[]): NeedleCourse {
   const rows: NeedleRow[] = []
   const left: NeedleRow[] = []
-  for (const { exercise, assigned } of done)
+  for (const one of done) {
+    const { exercise, assigned } = one
+    for (const { role, needle } of ownPieces(one))
+      rows.push({
+        ...{ exercise: exercise.id, name: exercise.name, role, now: needle.value, isPinned: true },
+        fits: [{ needle: needle.value, verdict: 'best', reason: needle.reason, difference: 0 }],
+      })
     for (const { role, needle, needles } of assigned.threads) {
       const isPinned = !needle.chosen
       const fits = isPinned ? needles.filter((fit) => needleId(fit.needle) === needleId(needle.value)) : needles.filter((fit) => fit.verdict !== 'no')
       const row = { exercise: exercise.id, name: exercise.name, role, now: needle.value, isPinned, fits }
       ;(fits.length > 0 ? rows : left).push(row)
     }
+  }
   return { rows, left }
 }
 

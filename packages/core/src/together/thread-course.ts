@@ -2,14 +2,16 @@
  * Threads and needles of the whole course: for every thread of every exercise what it could be worked in, in the colour that it
  * has. Strands and needles that the teacher gave stay; where nothing is left by them, the smallest part of them that is to blame is named.
  */
-import { rankChoices, type RankedChoice } from '../assign/index.ts'
+import { rankChoices, type RankedChoice, widthIn } from '../assign/index.ts'
 import type { ExerciseId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { isCounted, type Needle, type ThreadKind, type ThreadOfKind } from '../materials/index.ts'
+import { isCounted, makeBundle, type Needle, type ThreadKind, type ThreadOfKind } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import type { Material, Sampler, SamplerThread } from '../sampler/index.ts'
 import { type Stores, storedThreads } from '../stores/index.ts'
-import { EACH_NEEDLE, needleId } from './model.ts'
+import { EACH_NEEDLE } from './model.ts'
+import { needleId } from './needle-id.ts'
+import { ownPieces } from './own-pieces.ts'
 import type { TogetherModel } from './together-model.ts'
 
 export interface ThreadSetting {
@@ -56,7 +58,15 @@ export function threadCourse({ sampler, done, threads, needles, stores }: Course
   const counted = isCounted(sampler.cloth.kind)
   const rows: ThreadRow[] = []
   const left: ThreadCourse['left'][number][] = []
-  for (const { exercise, assigned } of done)
+  for (const worked of done) {
+    const { exercise, assigned } = worked
+    for (const { role, thread, kind, strands, needle } of ownPieces(worked)) {
+      const now = { from: thread, kind, strands: strands.value, needle: needle.value }
+      const bundle = makeBundle(kind, strands.value)
+      const costs = { width: 0, length: 0, worked: 0, feel: 0, needle: 0 }
+      const as: RankedChoice = { ...now, bundle, widthMm: widthIn(assigned, role, bundle), verdict: 'best', costs, cost: 0 }
+      rows.push({ exercise: exercise.id, name: exercise.name, role, colour: thread.colour, now, choices: [as] })
+    }
     for (const one of assigned.threads) {
       const { role, thread, kind, strands, needle } = one
       const now: ThreadSetting = { from: thread.value, kind, strands: strands.value, needle: needle.value }
@@ -68,6 +78,7 @@ export function threadCourse({ sampler, done, threads, needles, stores }: Course
       if (choices.length === 0) left.push({ ...about, blame: blameOf(given, all) })
       else rows.push({ ...about, colour: thread.value.colour, now, choices })
     }
+  }
   return { rows, left, model: modelOf(rows, stores) }
 }
 
