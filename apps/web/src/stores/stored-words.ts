@@ -11,8 +11,6 @@ export const SHELF_WORDS: Readonly<Record<ShelfName, { readonly title: string; r
   tools: { title: 'Tools', one: 'tool' },
 }
 
-export const isThread = (shelf: ShelfName, _item: Stored): _item is Shelves['threads'] => shelf === 'threads'
-
 /** Of what kind it is. */
 export function kindInWords(shelf: ShelfName, item: Stored): string {
   switch (shelf) {

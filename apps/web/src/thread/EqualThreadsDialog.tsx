@@ -1,7 +1,7 @@
 /** In place of a thread: everything that could be, from the stores or of all kinds, what comes nearest first, with what is less good. */
 import { type AssignedThread, type ChoiceCosts, rankChoices, type RankedChoice, widthIn } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { isCounted, measuredNeedle, nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
+import { findNeedle, isCounted, measuredNeedle, nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
 import type { Exercise, Operation, Sampler, SamplerThread } from '@lemmata/core/sampler'
 import { type Stores, storedThreads } from '@lemmata/core/stores'
 import { formatLength, formatThread } from '@lemmata/core/units'
@@ -13,6 +13,7 @@ import { edit } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 import { useStores } from '../stores/use-stores.ts'
 import { Spool } from './fields.tsx'
+import { threadInColour } from './thread-in-colour.ts'
 
 interface Props {
   readonly sampler: Sampler
@@ -35,7 +36,9 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
   const [widthMm, setWidth] = useState<number | null>(null)
   const mine = from === 'stores' && hasThread && stores !== null ? stores : null
   const ranked = useMemo(() => {
-    const needles = mine?.needles.flatMap((one) => (one.left > 0 ? (measuredNeedle(one.kind, one.size, one.shaftMm) ?? []) : [])) ?? []
+    // A sampler names a needle by kind and size: one of no usual size cannot be named in it.
+    const needles =
+      mine?.needles.flatMap((one) => (one.left > 0 && findNeedle(one.kind, one.size) ? (measuredNeedle(one.kind, one.size, one.shaftMm) ?? []) : [])) ?? []
     const all = rankChoices({
       ...{ exercise, assigned: done.assigned, role: assigned.role, level: sampler.brief.level },
       counted: isCounted(sampler.cloth.kind),
@@ -193,27 +196,12 @@ function lessGood({ costs, widthMm, needle, verdict }: RankedChoice, wanted: num
 
 /** In one step: the thread in this colour is added where the sampler has none of it. */
 function taking(sampler: Sampler, exercise: Exercise, assigned: AssignedThread, { from, strands, needle }: RankedChoice): Operation {
-  const { colour } = assigned.thread.value
-  const there = sampler.threads.find(
-    (one) =>
-      one.kind === from.kind &&
-      (one.weight ?? '') === (from.weight ?? '') &&
-      (one.figures?.name ?? '') === (from.figures?.name ?? '') &&
-      one.colour.hex.toLowerCase() === colour.hex.toLowerCase(),
-  )
-  const id = there?.id ?? newId('t')
-  const thread: SamplerThread = {
-    id,
-    kind: from.kind,
-    ...(from.weight === undefined ? {} : { weight: from.weight }),
-    colour,
-    ...(from.figures === undefined ? {} : { figures: from.figures }),
-  }
+  const { thread, isNew } = threadInColour(sampler.threads, from, assigned.thread.value.colour)
   return {
     kind: 'batch',
     operations: [
-      ...(there ? [] : [{ kind: 'add-thread' as const, thread, at: sampler.threads.length }]),
-      { kind: 'assign', id: exercise.id, role: assigned.role, set: { thread: id, strands, needle: { kind: needle.family.id, size: needle.size } } },
+      ...(isNew ? [{ kind: 'add-thread' as const, thread, at: sampler.threads.length }] : []),
+      { kind: 'assign', id: exercise.id, role: assigned.role, set: { thread: thread.id, strands, needle: { kind: needle.family.id, size: needle.size } } },
     ],
   }
 }

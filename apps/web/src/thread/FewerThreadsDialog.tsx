@@ -6,12 +6,12 @@ import { type Operation, type Sampler, type SamplerThread, teachingOrder } from 
 import { letterOf } from '@lemmata/core/sheets'
 import type { Stores } from '@lemmata/core/stores'
 import { changesWithin, type FewerThreads, fewerThreads, type Solver, type ThreadChange, threadCourse } from '@lemmata/core/together'
-import { counted, listInWords } from '@lemmata/core/units'
+import { counted, formatLength, listInWords } from '@lemmata/core/units'
 import { Button, Modal, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
 import { edit } from '../store/index.ts'
-import { newId } from '../store/new-ids.ts'
 import { useStores } from '../stores/use-stores.ts'
+import { threadInColour } from './thread-in-colour.ts'
 import { useSolved } from './use-solved.ts'
 
 interface Props {
@@ -123,7 +123,7 @@ function Answer({ sampler, done, answer }: { readonly sampler: Sampler; readonly
                 </td>
                 <td>{inWords(row.now)}</td>
                 <td>{inWords(to)}</td>
-                <td className="kit-number">{to.widthMm.toFixed(2)} mm</td>
+                <td className="kit-number">{formatLength(to.widthMm, sampler.units, sampler.units === 'mm' ? 2 : 3)}</td>
               </tr>
             ))}
           </tbody>
@@ -155,22 +155,10 @@ function taking(sampler: Sampler, changes: readonly ThreadChange[]): Operation {
   const threads: SamplerThread[] = [...sampler.threads]
   const operations = changes.flatMap(({ row, to }) => {
     const { from, strands, needle } = to
-    const same = (one: SamplerThread): boolean =>
-      one.kind === from.kind &&
-      (one.weight ?? '') === (from.weight ?? '') &&
-      (one.figures?.name ?? '') === (from.figures?.name ?? '') &&
-      one.colour.hex.toLowerCase() === row.colour.hex.toLowerCase()
-    const there = threads.find(same)
-    const { kind, weight, figures } = from
-    const thread: SamplerThread = there ?? {
-      ...{ id: newId('t'), kind },
-      ...(weight === undefined ? {} : { weight }),
-      colour: row.colour,
-      ...(figures === undefined ? {} : { figures }),
-    }
-    if (!there) threads.push(thread)
+    const { thread, isNew } = threadInColour(threads, from, row.colour)
+    if (isNew) threads.push(thread)
     return [
-      ...(there ? [] : [{ kind: 'add-thread' as const, thread, at: threads.length - 1 }]),
+      ...(isNew ? [{ kind: 'add-thread' as const, thread, at: threads.length - 1 }] : []),
       {
         ...{ kind: 'assign' as const, id: row.exercise, role: row.role },
         set: { thread: thread.id, strands, needle: { kind: needle.family.id, size: needle.size } },
