@@ -18,7 +18,7 @@ export async function assign(given: unknown, { storesText }: Readonly<Record<str
   const house = storesText === undefined ? null : storesOf(storesText)
   if (house && !house.ok) return house
   const { done, problems } = workSampler(sampler.value)
-  const course = needleCourse(done)
+  const course = needleCourse(sampler.value, done)
   const answer = await fewerNeedles(course, solve)
   const of = ({ exercise, role }: NeedleRow) => ({ exercise, role })
   const output = {

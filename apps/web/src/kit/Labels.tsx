@@ -18,7 +18,7 @@ export function Labels({ sampler, kit, done }: Props) {
   const [of, setOf] = useState<'bags' | 'samples'>('bags')
   return (
     <>
-      <p className="why">
+      <div className="why">
         <Segmented
           aria-label="Labels for"
           value={of}
@@ -31,7 +31,7 @@ export function Labels({ sampler, kit, done }: Props) {
         {of === 'bags'
           ? 'One for each bag, two to a row on paper. Punch a hole for each thread where its line begins.'
           : 'One for each exercise: what it is and with what it was worked, for a notebook or behind the frame.'}
-      </p>
+      </div>
       {of === 'samples' ? <SampleLabels sampler={sampler} done={done} /> : <BagLabels sampler={sampler} kit={kit} />}
     </>
   )

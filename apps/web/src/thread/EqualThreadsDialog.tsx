@@ -1,7 +1,8 @@
 /** In place of a thread: everything that could be, from the stores or of all kinds, what comes nearest first, with what is less good. */
 import { type AssignedThread, type ChoiceCosts, rankChoices, type RankedChoice, widthIn } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { findNeedle, isCounted, measuredNeedle, nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
+import { neighboursOf } from '@lemmata/core/extent'
+import { choiceOfNeedle, isCounted, kindKey, measuredNeedle, nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
 import type { Exercise, Operation, Sampler, SamplerThread } from '@lemmata/core/sampler'
 import { type Stores, storedThreads } from '@lemmata/core/stores'
 import { formatLength, formatThread } from '@lemmata/core/units'
@@ -13,21 +14,22 @@ import { edit } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
 import { useStores } from '../stores/use-stores.ts'
 import { Spool } from './fields.tsx'
+import { SERVES } from './serves.ts'
 import { threadInColour } from './thread-in-colour.ts'
 
 interface Props {
   readonly sampler: Sampler
   readonly exercise: Exercise
   readonly done: WorkedExercise
+  /** All of the sampler, as it is worked: what it is seen beside. */
+  readonly all: readonly WorkedExercise[]
   readonly assigned: AssignedThread
   readonly onClose: () => void
 }
 
 const ALL_KINDS: readonly ThreadOfKind[] = THREAD_KINDS.map(({ id, weight }) => ({ kind: id, ...(weight === null ? {} : { weight }) }))
 const SHOWN = 14
-const SERVES = { best: 'best', good: 'good', 'with-care': 'with care' } as const
-
-export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose }: Props) {
+export function EqualThreadsDialog({ sampler, exercise, done, all, assigned, onClose }: Props) {
   const { open } = useStores()
   const stores = open?.document ?? null
   const hasThread = (stores?.threads.length ?? 0) > 0
@@ -36,18 +38,17 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
   const [widthMm, setWidth] = useState<number | null>(null)
   const mine = from === 'stores' && hasThread && stores !== null ? stores : null
   const ranked = useMemo(() => {
-    // A sampler names a needle by kind and size: one of no usual size cannot be named in it.
-    const needles =
-      mine?.needles.flatMap((one) => (one.left > 0 && findNeedle(one.kind, one.size) ? (measuredNeedle(one.kind, one.size, one.shaftMm) ?? []) : [])) ?? []
-    const all = rankChoices({
+    const needles = mine?.needles.flatMap((one) => (one.left > 0 ? (measuredNeedle(one.kind, one.size, one.shaftMm) ?? []) : [])) ?? []
+    const ranked = rankChoices({
       ...{ exercise, assigned: done.assigned, role: assigned.role, level: sampler.brief.level },
       counted: isCounted(sampler.cloth.kind),
+      neighbours: neighboursOf(sampler, all, done),
       threads: mine ? kindsOf(mine) : ALL_KINDS,
       ...(needles.length > 0 ? { needles } : {}),
       ...(widthMm === null ? {} : { widthMm }),
     })
-    return bestNeedles(all)
-  }, [mine, exercise, done, assigned, sampler, widthMm])
+    return bestNeedles(ranked)
+  }, [mine, exercise, done, all, assigned, sampler, widthMm])
   const { units } = sampler
   const now = widthIn(done.assigned, assigned.role, assigned.bundle)
   const take = (choice: RankedChoice): void => {
@@ -127,8 +128,8 @@ export function EqualThreadsDialog({ sampler, exercise, done, assigned, onClose 
         </table>
       )}
       <p className="why">
-        Weighed are the width, the length of the stitch, how the stitch is worked in it, its twist and fibre, and the needle. Work a trial piece before a class
-        depends on it: widths are known to 10 to 15 %.
+        Weighed are the width, the length of the stitch, how the stitch is worked in it and on this cloth, its twist and fibre, how it looks beside its
+        neighbours, and the needle. Work a trial piece before a class depends on it: widths are known to 10 to 15 %.
       </p>
     </Modal>
   )
@@ -139,7 +140,7 @@ function kindsOf({ threads }: Stores): readonly ThreadOfKind[] {
   const seen = new Map<string, ThreadOfKind>()
   for (const { kind, weight, figures, left } of threads)
     if (left > 0)
-      seen.set(`${kind} ${weight ?? ''} ${figures?.name ?? ''}`, {
+      seen.set(kindKey({ kind, ...(weight === undefined ? {} : { weight }), ...(figures === undefined ? {} : { figures }) }), {
         kind,
         ...(weight === undefined ? {} : { weight }),
         ...(figures === undefined ? {} : { figures }),
@@ -185,6 +186,7 @@ function lessGood({ costs, widthMm, needle, verdict }: RankedChoice, wanted: num
     length: 'its length suits this stitch less',
     worked: 'it is not worked well in this stitch or cloth',
     feel: 'another twist or fibre',
+    look: 'it reads as one with the row beside it, or breaks the run from fine to bold',
     needle: verdict === 'with-care' ? `${nameNeedle(needle)} with care` : `${nameNeedle(needle)} is a little off`,
   }
   return (Object.entries(costs) as [keyof ChoiceCosts, number][])
@@ -201,7 +203,7 @@ function taking(sampler: Sampler, exercise: Exercise, assigned: AssignedThread, 
     kind: 'batch',
     operations: [
       ...(isNew ? [{ kind: 'add-thread' as const, thread, at: sampler.threads.length }] : []),
-      { kind: 'assign', id: exercise.id, role: assigned.role, set: { thread: thread.id, strands, needle: { kind: needle.family.id, size: needle.size } } },
+      { kind: 'assign', id: exercise.id, role: assigned.role, set: { thread: thread.id, strands, needle: choiceOfNeedle(needle) } },
     ],
   }
 }

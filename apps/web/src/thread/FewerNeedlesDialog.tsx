@@ -1,6 +1,6 @@
 /** As few needles as serve the whole course: which, what changes by it, and how each serves there. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { nameNeedle } from '@lemmata/core/materials'
+import { choiceOfNeedle, nameNeedle } from '@lemmata/core/materials'
 import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { type FewerNeedles, fewerNeedles, needleCourse, type Solver } from '@lemmata/core/together'
@@ -9,6 +9,7 @@ import { Button, Modal } from 'antd'
 import { useCallback, useMemo } from 'react'
 import { edit } from '../store/index.ts'
 import { wordForRole } from '@lemmata/core/assign'
+import { SERVES } from './serves.ts'
 import { useSolved } from './use-solved.ts'
 
 interface Props {
@@ -17,17 +18,15 @@ interface Props {
   readonly onClose: () => void
 }
 
-const SERVES = { best: 'best', good: 'good', 'with-care': 'with care' } as const
-
 export function FewerNeedlesDialog({ sampler, done, onClose }: Props) {
-  const course = useMemo(() => needleCourse(done), [done])
+  const course = useMemo(() => needleCourse(sampler, done), [sampler, done])
   const run = useCallback((solve: Solver) => fewerNeedles(course, solve), [course])
   const choosing = useSolved('Choosing the needles', run)
   const changes = choosing.state === 'done' ? choosing.answer.changes : []
   const take = (): void => {
     edit({
       kind: 'batch',
-      operations: changes.map(({ row, to }) => ({ kind: 'assign', id: row.exercise, role: row.role, set: { needle: { kind: to.family.id, size: to.size } } })),
+      operations: changes.map(({ row, to }) => ({ kind: 'assign', id: row.exercise, role: row.role, set: { needle: choiceOfNeedle(to) } })),
     })
     onClose()
   }
@@ -77,7 +76,7 @@ function Answer({ sampler, done, answer, unserved }: AnswerProps) {
           {counted(before.length, 'needle')} become {after.length}:
         </strong>{' '}
         {listInWords(after.map(nameNeedle))}. {counted(changes.length, 'thread')} would change; what you chose yourself stays. There is no better choice by
-        these weights: a further needle in every kit counts as much as one thread worked with care.
+        these weights: a further needle in every kit counts as much as one thread worked with care, and a needle changed within a lesson a seventh of it.
       </p>
       <table className="kit-table">
         <thead>

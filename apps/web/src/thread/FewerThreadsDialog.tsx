@@ -1,11 +1,11 @@
 /** As few threads and needles as serve the whole course, in the colours it has: what changes by it, and what that trades. */
 import { strandsInWords, wordForRole } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { nameNeedle, nameThread, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
+import { choiceOfNeedle, nameNeedle, nameThread, needleKey, THREAD_KINDS, type ThreadOfKind } from '@lemmata/core/materials'
 import { type Operation, type Sampler, type SamplerThread, teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import type { Stores } from '@lemmata/core/stores'
-import { changesWithin, type FewerThreads, fewerThreads, type Solver, type ThreadChange, threadCourse } from '@lemmata/core/together'
+import { changesWithin, type FewerThreads, fewerThreads, followingRows, type Solver, type ThreadChange, threadCourse } from '@lemmata/core/together'
 import { counted, formatLength, listInWords } from '@lemmata/core/units'
 import { Button, Modal, Segmented } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
@@ -57,7 +57,7 @@ export function FewerThreadsDialog({ sampler, done, onClose }: Props) {
         </Button>,
       ]}
     >
-      <p>
+      <div>
         <Segmented<Among>
           aria-label="Chosen among"
           value={among}
@@ -67,7 +67,7 @@ export function FewerThreadsDialog({ sampler, done, onClose }: Props) {
             { value: 'all', label: 'All kinds' },
           ]}
         />
-      </p>
+      </div>
       {solving.state === 'busy' && <p role="status">Weighing every thread and needle against one another …</p>}
       {solving.state === 'failed' && <p className="wrong">{solving.sentence}</p>}
       {solving.state === 'done' && <Answer sampler={sampler} done={done} answer={solving.answer} />}
@@ -99,7 +99,7 @@ function Answer({ sampler, done, answer }: { readonly sampler: Sampler; readonly
           {now} become {after.threads.length} and {after.needles.length}.
         </strong>{' '}
         Colours stay, and strands and needles that you chose yourself. There is no better choice by these weights: a further thread or needle counts as much as
-        a width that is more than a third off; a thread in your stores counts a third of that.
+        a width that is more than a third off; a thread in your stores counts a third of that, a needle changed within a lesson a seventh.
         {downs(sampler, done, changes)}
         {costBefore !== null && ` Altogether ${cost.toFixed(1)} in place of ${costBefore.toFixed(1)}.`}
       </p>
@@ -135,15 +135,10 @@ function Answer({ sampler, done, answer }: { readonly sampler: Sampler; readonly
 
 /** Needles put down and taken up within the lessons, before and after. */
 function downs(sampler: Sampler, done: readonly WorkedExercise[], changes: readonly ThreadChange[]): string {
-  const needleOf = (changed: boolean) =>
-    changesWithin(sampler, (id) => {
-      const worked = done.find((one) => one.exercise.id === id)
-      return (worked?.assigned.threads ?? []).map(({ role, needle }) => {
-        const change = changed ? changes.find(({ row }) => row.exercise === id && row.role === role) : undefined
-        return nameNeedle(change?.to.needle ?? needle.value)
-      })
-    })
-  const [before, after] = [needleOf(false), needleOf(true)]
+  const rows = done.flatMap(({ exercise, assigned }) => assigned.threads.map(({ role, needle }) => ({ exercise: exercise.id, role, needle: needle.value })))
+  const following = followingRows(sampler, rows)
+  const changed = rows.map((one) => changes.find(({ row }) => row.exercise === one.exercise && row.role === one.role)?.to.needle ?? one.needle)
+  const [before, after] = [rows.map((one) => one.needle), changed].map((needles) => changesWithin(following, (row) => needles.map(needleKey)[row] ?? ''))
   return before === after ? '' : ` Within lessons a needle is changed ${after} times in place of ${before}.`
 }
 
@@ -161,7 +156,7 @@ function taking(sampler: Sampler, changes: readonly ThreadChange[]): Operation {
       ...(isNew ? [{ kind: 'add-thread' as const, thread, at: threads.length - 1 }] : []),
       {
         ...{ kind: 'assign' as const, id: row.exercise, role: row.role },
-        set: { thread: thread.id, strands, needle: { kind: needle.family.id, size: needle.size } },
+        set: { thread: thread.id, strands, needle: choiceOfNeedle(needle) },
       },
     ]
   })

@@ -255,7 +255,7 @@ function Row({ sampler, row, held, marked, onClick }: RowProps) {
             )}
             {equal && done && assigned && (
               <Suspense>
-                <EqualThreadsDialog sampler={sampler} exercise={exercise} done={done} assigned={assigned} onClose={() => setEqual(false)} />
+                <EqualThreadsDialog sampler={sampler} exercise={exercise} done={done} all={among} assigned={assigned} onClose={() => setEqual(false)} />
               </Suspense>
             )}
             {problems.map((one) => (

@@ -35,7 +35,16 @@ function Dialog() {
   const result = results.get(first?.id ?? '')
   const [exercise] = now.exercises
   if (!result?.ok || !exercise) return null
-  return <EqualThreadsDialog sampler={now} exercise={exercise} done={result.value} assigned={result.value.assigned.main} onClose={() => undefined} />
+  return (
+    <EqualThreadsDialog
+      sampler={now}
+      exercise={exercise}
+      done={result.value}
+      all={[result.value]}
+      assigned={result.value.assigned.main}
+      onClose={() => undefined}
+    />
+  )
 }
 const threadsShown = (): string[] =>
   screen

@@ -1,7 +1,7 @@
 /** The three choices of a thread's role: which thread, how many strands, which needle; what is the teacher's own is marked. */
 import { strandsInWords, type AssignedThread, wordForRole } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { kindOf, nameNeedle, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
+import { choiceOfNeedle, kindOf, nameNeedle, needleKey, nameThread, NEEDLE_FAMILIES } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
 import type { Exercise, Material, Sampler } from '@lemmata/core/sampler'
 import { Button, Select } from 'antd'
@@ -95,19 +95,19 @@ export function NeedleField(props: RoleProps & { readonly assigned: AssignedThre
       popupMatchSelectWidth={240}
       virtual={false}
       labelRender={() => nameNeedle(assigned.needle.value)}
-      value={`${assigned.needle.value.family.id} ${assigned.needle.value.size}`}
+      value={needleKey(assigned.needle.value)}
       options={VERDICTS.flatMap(({ title, of }) => {
         const fits = assigned.needles.filter((fit) => (of as readonly string[]).includes(fit.verdict))
         const ordered = NEEDLE_FAMILIES.flatMap((family) => fits.filter((fit) => fit.needle.family.id === family.id))
         const options = ordered.map((fit) => ({
-          value: `${fit.needle.family.id} ${fit.needle.size}`,
+          value: needleKey(fit.needle),
           label: `${nameNeedle(fit.needle)}${fit.verdict === 'best' ? ', the best' : ''}`,
         }))
         return options.length > 0 ? [{ label: title, options }] : []
       })}
       onChange={(value) => {
-        const [kind = '', size = ''] = value.split(' ')
-        assignTo(exercise, assigned, { needle: { kind, size: Number(size) } })
+        const fit = assigned.needles.find((one) => needleKey(one.needle) === value)
+        if (fit) assignTo(exercise, assigned, { needle: choiceOfNeedle(fit.needle) })
       }}
     />
   )

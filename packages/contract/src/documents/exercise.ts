@@ -7,7 +7,11 @@ import { guidePart } from './guide.ts'
 import { colour, coordinateMm, id, isoDate, lengthMm, longText, oneOf, recordOf, shortText } from './primitives.ts'
 import { threadRole } from './stitch.ts'
 
-export const needleChoice = z.object({ kind: oneOf(NEEDLE_FAMILY_IDS, 'kind of needle'), size: z.number().int().min(1).max(30) })
+export const needleChoice = z.object({
+  kind: oneOf(NEEDLE_FAMILY_IDS, 'kind of needle'),
+  size: z.number().int().min(1).max(30),
+  shaftMm: z.number().min(0.1).max(5).optional(),
+})
 export const markStyle = z.enum(['every-hole', 'every-nth', 'guide-only', 'ends-only', 'in-order', 'none'])
 export const strandCount = z.number().int().min(1).max(12)
 export const parameters = recordOf(z.string().max(20), coordinateMm)

@@ -45,7 +45,10 @@ export interface JudgedStrands {
   readonly main: MainLength | null
   /** How far the length that was asked for is from the usual one in such a thread; outside its window half more. 0 where none was asked for. */
   readonly length: number
-  /** How badly the stitch is worked in it: too thick for the cloth 3, an odd number that is split a quarter. */
+  /**
+   * How badly the stitch is worked in it: too thick for the cloth 3, an odd number that is split a quarter; on a cloth that gives,
+   * what passes it only with care a half, and a thread with no give of its own, or a stitch longer than 4 mm, a third each.
+   */
   readonly worked: number
 }
 
@@ -61,7 +64,17 @@ export function judgeStrands({ document, kind, cloth, given }: StrandQuestion, s
   const tooThick = shaftMm > WITH_CARE * comfortableShaft(cloth) ? 3 : 0
   // A soft single thread parts anywhere.
   const odd = splitsThread(document) && strands % 2 === 1 && (strands > 1 || kind.mostStrands > 1 || kind.nature === 'hard') ? 0.25 : 0
-  return success({ bundle, main, length: off * off + outside, worked: tooThick + odd })
+  const held = cloth.gives ? holdsTheCloth(kind, shaftMm > comfortableShaft(cloth), main?.value ?? 0) : 0
+  return success({ bundle, main, length: off * off + outside, worked: tooThick + odd + held })
+}
+
+/** A longer stitch lies slack, or pulls, as soon as the cloth is moved. mm */
+const SHORT_STITCH = 4
+
+/** A cloth that gives is drawn in by a heavy or an unyielding thread, and a long stitch does not go with it. Judgement. */
+function holdsTheCloth({ nature }: ThreadKind, isThick: boolean, stitchMm: number): number {
+  const unyielding = nature === 'hard' || nature === 'metal'
+  return (isThick ? 0.5 : 0) + (unyielding ? 0.3 : 0) + (stitchMm > SHORT_STITCH ? 0.3 : 0)
 }
 
 /** A stitch of it comes up through thread. */

@@ -1,6 +1,7 @@
 /** Threads, strands and needles chosen, with their reasons; figures from materials worked by hand. */
 import { describe, expect, it } from 'vitest'
 import type { Guide } from '../guide/index.ts'
+import { choiceOfNeedle, nameNeedle, needleKey } from '../materials/index.ts'
 import { newSampler, type Sampler, type SamplerThread } from '../sampler/index.ts'
 import { sentenceOf, type ShortExercise, workAlone } from '../testing/index.ts'
 import { problemInWords, toldInWords } from '../words/index.ts'
@@ -109,6 +110,27 @@ describe('the needle', () => {
     expect(refused({ stitch: 'back-stitch', needle: { kind: 'embroidery', size: 99 } })).toBe(
       'There is no embroidery needle of size 99. Choose one from the list in Thread.',
     )
+  })
+
+  it('that was measured counts by its millimetres, under whatever size its packet has', () => {
+    // A 10 is too fine for three strands; one sold as a 10 that is as thick as a 7 is not.
+    const fine = assigned({ stitch: 'back-stitch', strands: 3, needle: { kind: 'embroidery', size: 10 } })
+    const thick = assigned({ stitch: 'back-stitch', strands: 3, needle: { kind: 'embroidery', size: 10, shaftMm: 0.69 } })
+    const said = ({ worked }: typeof fine) => worked.problems.some((one) => one.code === 'assign.needle')
+    expect([said(fine), said(thick)]).toEqual([true, false])
+    const { value } = thick.main.needle
+    expect([nameNeedle(value), needleKey(value), choiceOfNeedle(value)]).toEqual([
+      'Embroidery 10 (0.69 mm)',
+      'embroidery 10 0.69',
+      { kind: 'embroidery', size: 10, shaftMm: 0.69 },
+    ])
+    expect(thick.main.needles.some((one) => one.needle === value)).toBe(true)
+    // Of no usual size, but with a shaft, it can be worked with; measured as it usually is, it is the usual one.
+    expect(refused({ stitch: 'back-stitch', needle: { kind: 'embroidery', size: 29, shaftMm: 0.69 } })).toBe('')
+    expect(choiceOfNeedle(assigned({ stitch: 'back-stitch', needle: { kind: 'embroidery', size: 7, shaftMm: 0.69 } }).main.needle.value)).toEqual({
+      kind: 'embroidery',
+      size: 7,
+    })
   })
 })
 

@@ -3,9 +3,10 @@ import { caution, error, failure, type Problem, type Result, success } from '../
 import {
   type Bundle,
   type Cloth,
-  findNeedle,
   fitNeedles,
+  measuredNeedle,
   type Needle,
+  NEEDLES,
   type NeedleFit,
   nameNeedle,
   type NeedleSchool,
@@ -67,10 +68,11 @@ export function needleWork(question: Omit<NeedleQuestion, 'given'>): NeedleWork 
 export function chooseNeedle(question: NeedleQuestion): Result<ChosenNeedle> {
   const { role, bundle, kind, cloth, given } = question
   const path = ['materials', role, 'needle']
-  const needles = fitNeedles(needleWork(question))
+  const named = given && measuredNeedle(given.kind, given.size, given.shaftMm)
+  const all = named && !NEEDLES.includes(named) ? [named, ...NEEDLES] : NEEDLES
+  const needles = fitNeedles(needleWork(question), all)
   const best = needles[0] as NeedleFit
   if (given) {
-    const named = findNeedle(given.kind, given.size)
     if (!named) return failure(error('assign.no-needle', path, { kind: given.kind, size: given.size }))
     const fit = needles.find((one) => one.needle === named)
     const problems =

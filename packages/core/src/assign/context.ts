@@ -1,7 +1,7 @@
 /** What surrounds an exercise and is needed to work it; an edit to anything else does not touch it. */
 import type { Brief, Sampler, SamplerCloth, SamplerThread } from '../sampler/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
-import { type Cloth, findClothKind } from '../materials/index.ts'
+import { type Cloth, clothCare, findClothKind } from '../materials/index.ts'
 
 export interface Surroundings {
   readonly brief: Pick<Brief, 'waysOfWorking' | 'level' | 'hardFor' | 'language'>
@@ -22,5 +22,6 @@ export function readCloth(cloth: SamplerCloth): Cloth {
     name: kind?.name.toLowerCase() ?? cloth.kind,
     threadsPerCm: cloth.threadsPerCm === undefined ? (kind?.threadsPerCm ?? null) : cloth.threadsPerCm,
     thicknessMm: cloth.thicknessMm ?? kind?.thicknessMm ?? 0.3,
+    gives: clothCare(cloth.kind).gives,
   }
 }

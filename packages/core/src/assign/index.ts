@@ -1,6 +1,6 @@
 /** Thread, strands and needle for each thread of an exercise, with reasons. */
 export { discomfort } from './needle-cost.ts'
-export { type ChoiceCosts, type RankedChoice, rankChoices, type RankQuestion, totalOf, widthIn } from './rank.ts'
+export { ALIKE_WIDTHS, type ChoiceCosts, type Neighbours, type RankedChoice, rankChoices, type RankQuestion, totalOf, widthIn } from './rank.ts'
 export { adviseStrands, mainLength } from './advise-strands.ts'
 export { assignMaterials, threadOfRole } from './assign.ts'
 export type { Assigned, AssignedThread } from './assign.ts'

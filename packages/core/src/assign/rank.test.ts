@@ -4,15 +4,15 @@ import { practiceFor, practiceGuide } from '../guide/index.ts'
 import { findThreadKind, fitNeedles, makeBundle, measuredNeedle, type Needle, NEEDLES, THREAD_KINDS, type ThreadOfKind } from '../materials/index.ts'
 import { type Materials, newSampler, type SamplerThread } from '../sampler/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
-import { assignMaterials, type Assigned, discomfort, rankChoices, surroundingsOf } from './index.ts'
+import { assignMaterials, type Assigned, discomfort, type Neighbours, rankChoices, surroundingsOf } from './index.ts'
 
 const cotton: SamplerThread = { id: 'c', kind: 'stranded-cotton', colour: { name: 'Rainwater', hex: '#224466' } }
 const plain = newSampler('Rank')
-function assigned(stitch: string, materials: Materials): Assigned {
+function assigned(stitch: string, materials: Materials, cloth = plain.cloth): Assigned {
   const document = LIBRARY.find((one) => one.id === stitch)
   if (!document) throw new Error(stitch)
   const guide = practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160)
-  const found = assignMaterials({ id: 'e', name: 'Test', stitch, materials }, guide.kind, surroundingsOf({ ...plain, threads: [cotton] }))
+  const found = assignMaterials({ id: 'e', name: 'Test', stitch, materials }, guide.kind, surroundingsOf({ ...plain, cloth, threads: [cotton] }))
   if (!found.ok) throw new Error(found.problems[0]?.code)
   return found.value
 }
@@ -116,6 +116,33 @@ describe('ranked choices', () => {
     const [first] = rankChoices({ ...question(back), threads: kinds('stranded-cotton'), needles: [thin] })
     const [usual] = rankChoices({ ...question(back), threads: kinds('stranded-cotton'), needles: needlesOf('embroidery 7') })
     expect(first).toMatchObject({ strands: usual?.strands, verdict: usual?.verdict, cost: usual?.cost })
+  })
+
+  it('on a cloth that gives: soft, not thick, and in short stitches', () => {
+    const jersey = { ...plain.cloth, kind: 'jersey', threadsPerCm: undefined, thicknessMm: undefined }
+    const worked = (cloth: typeof plain.cloth, thread: string, strands: number, stitch = 'back-stitch', parameters = {}) =>
+      rankChoices({ ...question(assigned(stitch, { main: { thread: 'c', strands: 2 } }, cloth)), exercise: { parameters }, threads: kinds(thread) }).find(
+        (choice) => choice.strands === strands,
+      )?.costs.worked
+    // Soft and thin as on any cloth; hard twisted a third more; a stitch of 5 mm too.
+    expect(worked(jersey, 'stranded-cotton', 2)).toBe(worked(plain.cloth, 'stranded-cotton', 2))
+    expect(worked(jersey, 'pearl-cotton 12', 1)).toBeCloseTo(0.3, 9)
+    expect(worked(jersey, 'stranded-cotton', 2, 'back-stitch', { L: 5 })).toBeCloseTo(0.3, 9)
+    expect(worked(plain.cloth, 'stranded-cotton', 2, 'back-stitch', { L: 5 })).toBe(0)
+    // Pearl 3 wants 1.1 x 0.92 + 0.27 = 1.28 mm, and jersey lets 1.05 mm pass with ease.
+    expect(worked(jersey, 'pearl-cotton 3', 1)).toBeCloseTo(0.8, 9)
+  })
+
+  it('beside what it would be taken for, or out of a run from fine to bold, it costs a quarter each', () => {
+    const first = (widthMm: number, neighbours: Neighbours) =>
+      rankChoices({ ...question(back), threads: kinds('stranded-cotton'), widthMm, neighbours }).map(({ strands, costs }) => [strands, costs.look] as const)
+    const look = (neighbours: Neighbours) => Object.fromEntries(first(0.54, neighbours))
+    // Three strands lie 0.54 wide, two 0.44, four 0.62, six 0.76.
+    expect(look({ alike: [{ nature: 'soft', widthMm: 0.54 }], run: null })).toMatchObject({ 2: 0, 3: 0.25, 4: 0, 6: 0 })
+    expect(look({ alike: [{ nature: 'hard', widthMm: 0.54 }], run: null })).toMatchObject({ 3: 0 })
+    expect(look({ alike: [], run: [0.5, 0.6] })).toMatchObject({ 1: 0.25, 2: 0, 3: 0, 6: 0.25 })
+    expect(look({ alike: [{ nature: 'soft', widthMm: 0.76 }], run: [0.5, 0.6] })).toMatchObject({ 6: 0.5 })
+    expect(Object.fromEntries(first(0.54, { alike: [], run: null }))).toMatchObject({ 3: 0 })
   })
 
   it('without a thread or a needle are none; discomfort is none for what does not serve', () => {

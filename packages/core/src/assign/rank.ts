@@ -32,7 +32,17 @@ export interface ChoiceCosts {
   readonly worked: number
   /** Another twist or fibre than now, and one that slips from a beginner's needle. */
   readonly feel: number
+  /** Beside its neighbours: it would read as one with a row next to it, or break a run of rows from fine to bold. */
+  readonly look: number
   readonly needle: number
+}
+
+/** How the rows next to it look, as they are worked now. */
+export interface Neighbours {
+  /** Of the same colour and texture, lying next to it on the cloth: nature of the thread, and how wide each lies. mm */
+  readonly alike: readonly { readonly nature: ThreadKind['nature']; readonly widthMm: number }[]
+  /** Where those worked before and after it run from fine to bold with it: between these. mm */
+  readonly run: readonly [number, number] | null
 }
 
 export interface RankedChoice<From extends ThreadOfKind = ThreadOfKind> {
@@ -57,6 +67,7 @@ export interface RankQuestion<From extends ThreadOfKind> {
   readonly counted: boolean
   readonly threads: readonly From[]
   readonly needles?: readonly Needle[] | undefined
+  readonly neighbours?: Neighbours | undefined
   /** As wide as this; as it is now where it is left out. mm */
   readonly widthMm?: number | undefined
 }
@@ -97,7 +108,7 @@ export function rankChoices<From extends ThreadOfKind>(question: RankQuestion<Fr
   )
 }
 
-export const totalOf = ({ width, length, worked, feel, needle }: ChoiceCosts): number => width + length + worked + feel + needle
+export const totalOf = ({ width, length, worked, feel, look, needle }: ChoiceCosts): number => width + length + worked + feel + look + needle
 
 /** What a bundle covers: in a fill its strands lie side by side. */
 export function widthIn({ document }: Pick<Assigned, 'document'>, role: ThreadRole, bundle: Bundle): number {
@@ -106,7 +117,7 @@ export function widthIn({ document }: Pick<Assigned, 'document'>, role: ThreadRo
 }
 
 function costsOf<From extends ThreadOfKind>(
-  { exercise, assigned, role, level, widthMm }: RankQuestion<From>,
+  { exercise, assigned, role, level, widthMm, neighbours }: RankQuestion<From>,
   now: AssignedThread,
   kind: ThreadKind,
   bundle: Bundle,
@@ -125,5 +136,20 @@ function costsOf<From extends ThreadOfKind>(
     length: role === MAIN_ROLE ? judged.value.length : 0,
     worked: judged.value.worked + hides + sewnMetal,
     feel: other + slips,
+    look: role === MAIN_ROLE ? lookCost(neighbours, kind, widthIn(assigned, role, bundle)) : 0,
   }
+}
+
+/** The eye tells two lines apart that differ by a fifth; 15 % is within what a thread varies. */
+export const ALIKE_WIDTHS = 0.15
+
+/** Each a quarter: less than a width that is off by so much that it is seen. Judgement. */
+function lookCost(neighbours: Neighbours | undefined, { nature }: ThreadKind, widthMm: number): number {
+  if (!neighbours) return 0
+  const readsAlike = neighbours.alike.some(
+    (one) => one.nature === nature && Math.max(one.widthMm, widthMm) <= Math.min(one.widthMm, widthMm) * (1 + ALIKE_WIDTHS),
+  )
+  const { run } = neighbours
+  const breaks = run !== null && (widthMm < run[0] / (1 + ALIKE_WIDTHS) || widthMm > run[1] * (1 + ALIKE_WIDTHS))
+  return (readsAlike ? 0.25 : 0) + (breaks ? 0.25 : 0)
 }

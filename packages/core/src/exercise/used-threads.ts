@@ -1,5 +1,6 @@
 /** Every thread that an exercise is worked in, by role and colour, with what it uses over all pieces. */
 import { type AssignedThread, threadOfRole } from '../assign/index.ts'
+import { needleKey } from '../materials/index.ts'
 import { addRuns, measureThread, runsOf, type ThreadRun, type ThreadUse } from '../measure/index.ts'
 import type { SamplerThread } from '../sampler/index.ts'
 import type { WorkedPiece } from './work-piece.ts'
@@ -23,7 +24,7 @@ export function usedThreads(pieces: readonly WorkedPiece[]): readonly UsedThread
     for (const { role, row, run } of runsOf(piece.worked)) {
       const assigned = threadOfRole(piece.assigned, role)
       const thread = threadOfRow(assigned, row)
-      const key = `${role} ${thread.id} ${assigned.strands.value} ${assigned.needle.value.family.id} ${assigned.needle.value.size}`
+      const key = `${role} ${thread.id} ${assigned.strands.value} ${needleKey(assigned.needle.value)}`
       const known = counted.get(key)
       if (known) known.run = addRuns(known.run, run)
       else counted.set(key, { assigned, thread, piece, run })

@@ -3,11 +3,11 @@
  * costs in all, bought or not. Kits that are cut already have taken theirs: only the others count.
  */
 import { storedCloths, storedHoops, storedNeedles, storedThreads, storedTools, type Stores, type StoredThread } from '../stores/index.ts'
-import type { ThreadKind } from '../materials/index.ts'
+import { choiceOfNeedle, needleKey, type ThreadKind } from '../materials/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 import { cutPutUps, type Lengths } from './cut-put-ups.ts'
 import type { ColourToCut, Kit } from './plan-kit.ts'
-import { needleKey, shoppingList, type ToBuy } from './shopping.ts'
+import { shoppingList, type ToBuy } from './shopping.ts'
 import { lengthsOfKit, mmOf } from './taking.ts'
 import type { KitTool } from './tools.ts'
 
@@ -126,7 +126,7 @@ function storedFor(line: ToBuy, sampler: Sampler, kit: Kit, stores: Stores): { r
   switch (line.group) {
     case 'Needles': {
       const needle = kit.needles.find((one) => needleKey(one.needle) === line.of)?.needle
-      return counted(needle ? storedNeedles(stores, { kind: needle.family.id, size: needle.size }) : [])
+      return counted(needle ? storedNeedles(stores, choiceOfNeedle(needle)) : [])
     }
     case 'Cloth': {
       // A narrower width would be cut in another way: it does not count.

@@ -1,7 +1,7 @@
 /** What lies on the table in each lesson: threads in the order in which they are taken up, with their strands and needle, and how many needlefuls. */
 import type { ExerciseId, LessonId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import type { Needle, ThreadKind } from '../materials/index.ts'
+import { type Needle, needleKey, type ThreadKind } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import { type Sampler, type SamplerThread, teachingOrder } from '../sampler/index.ts'
 
@@ -23,8 +23,6 @@ export interface LessonTable {
   readonly newNeedles: readonly Needle[]
 }
 
-const needleName = ({ family, size }: Needle): string => `${family.id} ${size}`
-
 /** `done` in any order. What is worked alike in one lesson stands once. Lessons without an exercise that is worked are left out. */
 export function tableByLesson(sampler: Pick<Sampler, 'lessons' | 'exercises'>, done: readonly WorkedExercise[]): readonly LessonTable[] {
   const worked = new Map(done.map((one) => [one.exercise.id, one]))
@@ -40,15 +38,15 @@ export function tableByLesson(sampler: Pick<Sampler, 'lessons' | 'exercises'>, d
     const newNeedles: Needle[] = []
     for (const one of exercises.flatMap((id) => worked.get(id) ?? []))
       for (const { thread, kind, role, strands, needle, use } of one.threads) {
-        const key = `${thread.id} ${strands.value} ${needleName(needle.value)}`
+        const key = `${thread.id} ${strands.value} ${needleKey(needle.value)}`
         const before = laidOut.get(key)
         laidOut.set(key, {
           ...{ thread, kind, strands: strands.value, needle: needle.value },
           needlefuls: (before?.needlefuls ?? 0) + use.needlefuls,
           for: [...(before?.for ?? []), { exercise: one.exercise.id, role }],
         })
-        if (seen.has(needleName(needle.value))) continue
-        seen.add(needleName(needle.value))
+        if (seen.has(needleKey(needle.value))) continue
+        seen.add(needleKey(needle.value))
         newNeedles.push(needle.value)
       }
     return laidOut.size === 0 ? [] : [{ lesson, title, laidOut: [...laidOut.values()], newNeedles }]

@@ -2,7 +2,7 @@
 import { type CutForClass, cutForClass, sparesFor } from '../cutting/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { findMarkMethod, type MarkMethod } from '../marking/index.ts'
-import { type Needle, type ThreadKind } from '../materials/index.ts'
+import { type Needle, needleKey, type ThreadKind } from '../materials/index.ts'
 import { type Sampler, type SamplerThread, teachingOrder } from '../sampler/index.ts'
 import { cutPutUps } from './cut-put-ups.ts'
 import { type Bundles, type Parted, partStrands } from './part-strands.ts'
@@ -88,7 +88,7 @@ function needlesFor(done: readonly WorkedExercise[]): readonly NeedleForKit[] {
   const found = new Map<string, { needle: Needle; exercises: Set<string> }>()
   for (const { exercise, threads } of done)
     for (const { needle } of threads) {
-      const key = `${needle.value.family.id} ${needle.value.size}`
+      const key = needleKey(needle.value)
       const one = found.get(key) ?? { needle: needle.value, exercises: new Set<string>() }
       one.exercises.add(exercise.id)
       found.set(key, one)

@@ -1,5 +1,5 @@
 /** What is bought for the class, a line each: for the shop, and for a sheet of figures. */
-import { nameNeedle, nameThread, type Needle } from '../materials/index.ts'
+import { nameNeedle, nameThread, needleKey } from '../materials/index.ts'
 import type { Hoop, Sampler } from '../sampler/index.ts'
 import { capitalised, counted, formatLength } from '../units/index.ts'
 import type { Kit } from './plan-kit.ts'
@@ -65,8 +65,6 @@ export function shoppingList(sampler: Pick<Sampler, 'cloth' | 'workingHoop' | 'u
     ...tools.map((tool) => row('Tools', tool.id, tool.name, tool.shared ? 1 : kits, '', tool.shared ? 'shared' : '1', tool.instead)),
   ]
 }
-
-export const needleKey = ({ family, size }: Needle): string => `${family.id} ${size}`
 
 /** "Hoop, 203 mm", "Frame, 300 mm by 220 mm inside". */
 export function hoopInWords(hoop: Hoop, length: (mm: number) => string): string {

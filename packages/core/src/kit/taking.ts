@@ -1,4 +1,5 @@
 /** What a kit takes out of the stores: its lengths of each colour, a bag's needles and hoop. The kits' shares are whole lengths and add up. */
+import { choiceOfNeedle } from '../materials/index.ts'
 import { storedHoops, storedNeedles, storedThreads, storedTools, type Part, type Stores } from '../stores/index.ts'
 import type { Sampler } from '../sampler/index.ts'
 import type { Lengths } from './cut-put-ups.ts'
@@ -50,7 +51,7 @@ export function partsOfBags(
     return item ? [{ shelf, item: item.id, amount: Math.min(bags, item.left) }] : []
   }
   return [
-    ...needles.flatMap(({ needle }) => one('needles', storedNeedles(stores, { kind: needle.family.id, size: needle.size }))),
+    ...needles.flatMap(({ needle }) => one('needles', storedNeedles(stores, choiceOfNeedle(needle)))),
     ...(sampler.workingHoop ? one('hoops', storedHoops(stores, sampler.workingHoop)) : []),
     ...(marking?.by === 'tracing' ? one('tools', storedTools(stores, marking.name)) : []),
   ]

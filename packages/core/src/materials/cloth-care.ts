@@ -6,6 +6,8 @@ export interface ClothCare {
   readonly frays: boolean
   /** The design's upright goes along the warp; without a grain a piece may be turned. */
   readonly hasGrain: boolean
+  /** Knitted, or felted without threads: it stretches in the hand along every line, not on the bias alone. */
+  readonly gives: boolean
   readonly stabilise: 'always' | 'dense' | 'thin' | 'never'
   /** Mounted on a frame rather than in a ring. */
   readonly onFrame: boolean
@@ -15,6 +17,7 @@ const woven = (low: number, high: number, more: Partial<ClothCare> = {}): ClothC
   shrinkPercent: [low, high],
   frays: false,
   hasGrain: true,
+  gives: false,
   stabilise: 'dense',
   onFrame: false,
   ...more,
@@ -33,13 +36,13 @@ const CARE: Readonly<Record<string, ClothCare>> = {
   'linen-40': linen,
   'linen-cotton': woven(3, 6, { frays: true, stabilise: 'never' }),
   evenweave: woven(3, 5, { frays: true, stabilise: 'never' }),
-  'canvas-10': { shrinkPercent: null, frays: true, hasGrain: true, stabilise: 'never', onFrame: true },
-  'canvas-14': { shrinkPercent: null, frays: true, hasGrain: true, stabilise: 'never', onFrame: true },
-  'silk-gauze': { shrinkPercent: null, frays: true, hasGrain: true, stabilise: 'never', onFrame: true },
+  'canvas-10': { shrinkPercent: null, frays: true, hasGrain: true, gives: false, stabilise: 'never', onFrame: true },
+  'canvas-14': { shrinkPercent: null, frays: true, hasGrain: true, gives: false, stabilise: 'never', onFrame: true },
+  'silk-gauze': { shrinkPercent: null, frays: true, hasGrain: true, gives: false, stabilise: 'never', onFrame: true },
   organza: woven(1, 3, { frays: true, stabilise: 'never', onFrame: true }),
   denim: woven(3, 10, { stabilise: 'never' }),
-  felt: { shrinkPercent: null, frays: false, hasGrain: false, stabilise: 'thin', onFrame: false },
-  jersey: woven(4, 8, { stabilise: 'always' }),
+  felt: { shrinkPercent: null, frays: false, hasGrain: false, gives: true, stabilise: 'thin', onFrame: false },
+  jersey: woven(4, 8, { gives: true, stabilise: 'always' }),
 }
 
 /** A cloth of her own making is taken for plain cotton. */

@@ -60,6 +60,8 @@ export interface Cloth {
   readonly name: string
   readonly threadsPerCm: number | null
   readonly thicknessMm: number
+  /** It gives under the hand, and comes back: what lies on it must not hold it. */
+  readonly gives?: boolean | undefined
 }
 
 /** Distance from one cloth thread to the next, mm; felt has no grid and counts as 0. */

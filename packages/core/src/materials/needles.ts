@@ -90,7 +90,8 @@ function eyeOf(family: NeedleFamily, shaftMm: number): number {
 /** One whose shaft was measured; its size is only what stands on the packet. Null where there is no such kind, or neither. */
 export function measuredNeedle(familyId: string, size: number, shaftMm: number | undefined): Needle | null {
   const family = NEEDLE_FAMILIES.find((one) => one.id === familyId)
-  if (!family || shaftMm === undefined) return findNeedle(familyId, size)
+  const usual = findNeedle(familyId, size)
+  if (!family || shaftMm === undefined || usual?.shaftMm === shaftMm) return usual
   return { family, size, shaftMm, eyeMm: eyeOf(family, shaftMm) }
 }
 
@@ -98,6 +99,22 @@ export function findNeedle(familyId: string, size: number): Needle | null {
   return NEEDLES.find((needle) => needle.family.id === familyId && needle.size === size) ?? null
 }
 
+/** As its packet calls it; one that was measured with its millimetres, for the packet says something else of it. */
 export function nameNeedle(needle: Needle): string {
-  return `${needle.family.name} ${needle.size}`
+  const { family, size, shaftMm } = needle
+  return `${family.name} ${size}${isAsItsSizeSays(needle) ? '' : ` (${shaftMm.toFixed(2)} mm)`}`
 }
+
+/** One and the same needle has one and the same key. */
+export function needleKey(needle: Needle): string {
+  const { family, size, shaftMm } = needle
+  return `${family.id} ${size}${isAsItsSizeSays(needle) ? '' : ` ${shaftMm}`}`
+}
+
+/** What a sampler writes down to name it. */
+export function choiceOfNeedle(needle: Needle): { readonly kind: string; readonly size: number; readonly shaftMm?: number } {
+  const { family, size, shaftMm } = needle
+  return { kind: family.id, size, ...(isAsItsSizeSays(needle) ? {} : { shaftMm }) }
+}
+
+const isAsItsSizeSays = ({ family, size, shaftMm }: Needle): boolean => findNeedle(family.id, size)?.shaftMm === shaftMm

@@ -93,6 +93,9 @@ export interface ThreadOfKind {
   readonly figures?: ThreadFigures | undefined
 }
 
+/** Threads of one kind, weight and figures have one key, in whatever colour. */
+export const kindKey = ({ kind, weight, figures }: ThreadOfKind): string => `${kind} ${weight ?? ''} ${figures?.name ?? ''}`
+
 /** Its kind, with its own figures in place of the usual ones; null where there is no such kind. */
 export function kindOf({ kind: id, weight, figures }: ThreadOfKind): ThreadKind | null {
   const kind = findThreadKind(id, weight)

@@ -118,6 +118,8 @@ export type MarkLayer = 'trace' | 'look' | 'frame'
 export interface NeedleChoice {
   readonly kind: string
   readonly size: number
+  /** Measured, where it is not what its kind usually has in this size. mm */
+  readonly shaftMm?: number | undefined
 }
 
 /** One of a stitch's threads: what is left out is chosen, and said to be chosen. */

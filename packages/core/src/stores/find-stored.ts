@@ -24,8 +24,8 @@ export function storedThreads(
     .sort((a, b) => a.left - b.left)
 }
 
-export function storedNeedles({ needles }: Pick<Stores, 'needles'>, { kind, size }: NeedleChoice): readonly StoredNeedle[] {
-  return needles.filter((one) => one.kind === kind && one.size === size)
+export function storedNeedles({ needles }: Pick<Stores, 'needles'>, { kind, size, shaftMm }: NeedleChoice): readonly StoredNeedle[] {
+  return needles.filter((one) => one.kind === kind && one.size === size && (shaftMm === undefined || one.shaftMm === shaftMm))
 }
 
 export function storedCloths({ cloths }: Pick<Stores, 'cloths'>, wanted: Pick<SamplerCloth, 'kind' | 'colour'>): readonly StoredCloth[] {

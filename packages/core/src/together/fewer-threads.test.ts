@@ -2,22 +2,23 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
-import { findNeedle, type Needle, type ThreadOfKind } from '../materials/index.ts'
+import { findNeedle, type Needle, needleKey, type ThreadOfKind } from '../materials/index.ts'
 import { type Exercise, layExercises, newSampler, type Sampler } from '../sampler/index.ts'
 import { emptyStores, type Stores } from '../stores/index.ts'
 import {
   changesWithin,
+  costOfAll,
   fewerThreads,
+  followingRows,
   needleCourse,
-  needleId,
   NEW_THREAD,
   ON_HAND,
+  solutionOf,
   type Solver,
   threadCourse,
   type TogetherModel,
   writeTogether,
 } from './index.ts'
-import { costOfAll } from './together-model.ts'
 
 /** Every set of threads and needles, each row the cheapest that they allow. */
 const bySearch =
@@ -29,13 +30,15 @@ const bySearch =
       const has = (place: number): boolean => ((code >> place) & 1) === 1
       let cost = 0
       for (const [at, one] of [...model.threads, ...model.needles].entries()) if (has(at)) cost += one
+      // Not less than the rows by themselves: most sets need not be looked at along the lessons.
       for (const options of model.rows)
         cost += Math.min(Infinity, ...options.filter((one) => has(one.thread) && has(threads + one.needle)).map((one) => one.cost))
       if (cost < (best?.cost ?? Infinity) - 1e-9) {
         const values = new Map<string, number>()
         for (let place = 0; place < threads; place += 1) values.set(`t${place}`, has(place) ? 1 : 0)
         for (let place = 0; place < needles; place += 1) values.set(`n${place}`, has(threads + place) ? 1 : 0)
-        best = { cost, values }
+        const whole = costOfAll(model, solutionOf(model, values))
+        if (whole < (best?.cost ?? Infinity) - 1e-9) best = { cost: whole, values }
       }
     }
     return Promise.resolve(best?.values ?? null)
@@ -143,9 +146,9 @@ describe('threads and needles of a course together', () => {
       expect(list?.needles).toContain('Embroidery 1')
     }
     expect(
-      needleCourse(done)
+      needleCourse(three.sampler, done)
         .rows.filter((row) => row.isPinned)
-        .map((row) => needleId(row.now)),
+        .map((row) => needleKey(row.now)),
     ).toContain('embroidery 1')
     expect(answer?.changes.some(({ row }) => row.colour.name === 'Slate')).toBe(false)
   })
@@ -177,10 +180,23 @@ describe('threads and needles of a course together', () => {
       { id: 'l1', title: 'One', exercises: ['a', 'b', 'c'] },
       { id: 'l2', title: 'Two', exercises: ['d', 'e'] },
     ]
-    const with_: Readonly<Record<string, readonly string[]>> = { a: ['7'], b: ['7', '24'], c: ['7'], d: ['5'], e: [] }
+    // As the sampler lists them, not as they are taught.
+    const rows = [
+      ['c', '7'],
+      ['a', '7'],
+      ['b', '7'],
+      ['b', '24'],
+      ['d', '5'],
+    ].map(([id = '', size = '']) => ({ exercise: id, size }))
+    const following = followingRows({ lessons }, rows)
     // Seven, seven, 24, seven: two; then one alone.
-    expect(changesWithin({ lessons }, (id) => with_[id] ?? [])).toBe(2)
-    expect(changesWithin({ lessons: [] }, () => ['7'])).toBe(0)
+    expect(following.map(([row, next]) => [rows[row]?.exercise, rows[next]?.exercise])).toEqual([
+      ['a', 'b'],
+      ['b', 'b'],
+      ['b', 'c'],
+    ])
+    expect(changesWithin(following, (row) => rows[row]?.size ?? '')).toBe(2)
+    expect(followingRows({ lessons: [] }, rows)).toEqual([])
   })
 
   it('stopped, or empty, change nothing; no line of the model is longer than the format allows', async () => {

@@ -1,8 +1,7 @@
 /** Threads and needles of the course chosen together by whichever solver is at hand, and what changes by it. */
 import type { RankedChoice } from '../assign/index.ts'
-import { nameNeedle, nameThread } from '../materials/index.ts'
-import type { Solver } from './choose.ts'
-import { needleId } from './needle-id.ts'
+import { kindKey, nameNeedle, nameThread, needleKey } from '../materials/index.ts'
+import type { Solver } from './fewer-needles.ts'
 import { threadKey, type ThreadCourse, type ThreadRow } from './thread-course.ts'
 import { costOfAll, solutionOf, writeTogether } from './together-model.ts'
 
@@ -24,14 +23,7 @@ export interface FewerThreads {
 /** Null where nothing was answered. What is no better than what is stays as it is. */
 export async function fewerThreads({ rows, model }: ThreadCourse, solve: Solver): Promise<FewerThreads | null> {
   const nowAt = rows.map(({ now, choices }) =>
-    choices.findIndex(
-      (one) =>
-        one.kind.id === now.kind.id &&
-        one.kind.weight === now.kind.weight &&
-        one.kind.name === now.kind.name &&
-        one.strands === now.strands &&
-        needleId(one.needle) === needleId(now.needle),
-    ),
+    choices.findIndex((one) => kindKey(one.from) === kindKey(now.from) && one.strands === now.strands && needleKey(one.needle) === needleKey(now.needle)),
   )
   const costBefore = nowAt.some((at) => at < 0) ? null : costOfAll(model, nowAt)
   const before = named(rows.map((row) => ({ row, ...row.now })))
@@ -57,6 +49,6 @@ type Named = Pick<ThreadRow['now'], 'from' | 'kind' | 'needle'> & { readonly row
 
 function named(all: readonly Named[]): FewerThreads['before'] {
   const threads = new Map(all.map(({ row, from, kind }) => [threadKey(from, row.colour), `${row.colour.name}, ${nameThread(kind).toLowerCase()}`]))
-  const needles = new Map(all.map(({ needle }) => [needleId(needle), nameNeedle(needle)]))
+  const needles = new Map(all.map(({ needle }) => [needleKey(needle), nameNeedle(needle)]))
   return { threads: [...threads.values()].sort((a, b) => a.localeCompare(b)), needles: [...needles.values()].sort((a, b) => a.localeCompare(b)) }
 }

@@ -5,12 +5,13 @@
 import { rankChoices, type RankedChoice, widthIn } from '../assign/index.ts'
 import type { ExerciseId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import { isCounted, makeBundle, type Needle, type ThreadKind, type ThreadOfKind } from '../materials/index.ts'
+import { neighboursOf } from '../extent/index.ts'
+import { choiceOfNeedle, isCounted, kindKey, makeBundle, type Needle, needleKey, type ThreadKind, type ThreadOfKind } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
 import type { Material, Sampler, SamplerThread } from '../sampler/index.ts'
 import { type Stores, storedThreads } from '../stores/index.ts'
-import { EACH_NEEDLE } from './model.ts'
-import { needleId } from './needle-id.ts'
+import { followingRows } from './following.ts'
+import { EACH_NEEDLE } from './needle-course.ts'
 import { ownPieces } from './own-pieces.ts'
 import type { TogetherModel } from './together-model.ts'
 
@@ -44,7 +45,7 @@ export const NEW_THREAD = EACH_NEEDLE
 export const ON_HAND = 0.3
 
 export interface CourseOfThreads {
-  readonly sampler: Pick<Sampler, 'brief' | 'cloth'>
+  readonly sampler: Pick<Sampler, 'brief' | 'cloth' | 'lessons' | 'exercises'>
   readonly done: readonly WorkedExercise[]
   /** Kinds to choose from; those that are worked in now are among them. */
   readonly threads: readonly ThreadOfKind[]
@@ -52,41 +53,42 @@ export interface CourseOfThreads {
   readonly stores?: Stores | undefined
 }
 
-const kindKey = ({ kind, weight, figures }: ThreadOfKind): string => `${kind} ${weight ?? ''} ${figures?.name ?? ''}`
-
 export function threadCourse({ sampler, done, threads, needles, stores }: CourseOfThreads): ThreadCourse {
   const counted = isCounted(sampler.cloth.kind)
   const rows: ThreadRow[] = []
   const left: ThreadCourse['left'][number][] = []
   for (const worked of done) {
     const { exercise, assigned } = worked
-    for (const { role, thread, kind, strands, needle } of ownPieces(worked)) {
-      const now = { from: thread, kind, strands: strands.value, needle: needle.value }
-      const bundle = makeBundle(kind, strands.value)
-      const costs = { width: 0, length: 0, worked: 0, feel: 0, needle: 0 }
-      const as: RankedChoice = { ...now, bundle, widthMm: widthIn(assigned, role, bundle), verdict: 'best', costs, cost: 0 }
-      rows.push({ exercise: exercise.id, name: exercise.name, role, colour: thread.colour, now, choices: [as] })
-    }
+    // As the others are worked now: what they become is not known yet.
+    const neighbours = neighboursOf(sampler, done, worked)
     for (const one of assigned.threads) {
       const { role, thread, kind, strands, needle } = one
       const now: ThreadSetting = { from: thread.value, kind, strands: strands.value, needle: needle.value }
       const mine = new Map([...threads, thread.value].map((from) => [kindKey(from), from]))
-      const all = rankChoices({ exercise, assigned, role, level: sampler.brief.level, counted, threads: [...mine.values()], needles })
+      const all = rankChoices({ exercise, assigned, role, level: sampler.brief.level, counted, threads: [...mine.values()], needles, neighbours })
       const given = exercise.materials?.[role] ?? {}
       const choices = all.filter((choice) => PINS.every((pin) => keeps(pin, given, choice)))
       const about = { exercise: exercise.id, name: exercise.name, role }
       if (choices.length === 0) left.push({ ...about, blame: blameOf(given, all) })
       else rows.push({ ...about, colour: thread.value.colour, now, choices })
     }
+    for (const { role, thread, kind, strands, needle } of ownPieces(worked)) {
+      const now = { from: thread, kind, strands: strands.value, needle: needle.value }
+      const bundle = makeBundle(kind, strands.value)
+      const costs = { width: 0, length: 0, worked: 0, feel: 0, look: 0, needle: 0 }
+      const as: RankedChoice = { ...now, bundle, widthMm: widthIn(assigned, role, bundle), verdict: 'best', costs, cost: 0 }
+      rows.push({ exercise: exercise.id, name: exercise.name, role, colour: thread.colour, now, choices: [as] })
+    }
   }
-  return { rows, left, model: modelOf(rows, stores) }
+  return { rows, left, model: modelOf(rows, stores, followingRows(sampler, rows)) }
 }
 
 const PINS: readonly Pin[] = ['strands', 'needle']
 
 function keeps(pin: Pin, { strands, needle }: Material, choice: RankedChoice): boolean {
   if (pin === 'strands') return strands === undefined || choice.strands === strands
-  return needle === undefined || (choice.needle.family.id === needle.kind && choice.needle.size === needle.size)
+  const to = choiceOfNeedle(choice.needle)
+  return needle === undefined || (to.kind === needle.kind && to.size === needle.size && to.shaftMm === needle.shaftMm)
 }
 
 /** One pin alone if it leaves nothing, both where only both do. */
@@ -99,7 +101,7 @@ function blameOf(given: Material, all: readonly RankedChoice[]): readonly Pin[] 
 /** A thread is a kind in a colour: that is what one buys. */
 export const threadKey = (from: ThreadOfKind, colour: SamplerThread['colour']): string => `${kindKey(from)} ${colour.hex.toLowerCase()}`
 
-function modelOf(rows: readonly ThreadRow[], stores: Stores | undefined): TogetherModel {
+function modelOf(rows: readonly ThreadRow[], stores: Stores | undefined, following: TogetherModel['following']): TogetherModel {
   const threads = new Map<string, { place: number; cost: number }>()
   const needles = new Map<string, number>()
   const placeOfThread = (from: ThreadOfKind, colour: SamplerThread['colour']): number => {
@@ -111,12 +113,12 @@ function modelOf(rows: readonly ThreadRow[], stores: Stores | undefined): Togeth
     return threads.size - 1
   }
   const placeOfNeedle = (needle: Needle): number => {
-    const key = needleId(needle)
+    const key = needleKey(needle)
     if (!needles.has(key)) needles.set(key, needles.size)
     return needles.get(key) as number
   }
   const options = rows.map(({ choices, colour }) =>
     choices.map(({ from, needle, cost }) => ({ thread: placeOfThread(from, colour), needle: placeOfNeedle(needle), cost })),
   )
-  return { rows: options, threads: [...threads.values()].map((one) => one.cost), needles: [...needles.values()].map(() => EACH_NEEDLE) }
+  return { rows: options, threads: [...threads.values()].map((one) => one.cost), needles: [...needles.values()].map(() => EACH_NEEDLE), following }
 }

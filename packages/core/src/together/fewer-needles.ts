@@ -1,7 +1,7 @@
 /** The course's needles chosen together by whichever solver is at hand, and what changes by it. */
-import { nameNeedle, type Needle } from '../materials/index.ts'
-import { courseCost, EACH_NEEDLE, type NeedleCourse, type NeedleRow, writeModel } from './model.ts'
-import { needleId } from './needle-id.ts'
+import { nameNeedle, type Needle, needleKey } from '../materials/index.ts'
+import { EACH_NEEDLE, type NeedleCourse, needleModel, type NeedleRow } from './needle-course.ts'
+import { costOfAll, solutionOf, writeTogether } from './together-model.ts'
 
 /** Takes a model in LP format; answers with the value of each variable, or null where it was stopped or has none. */
 export type Solver = (lp: string) => Promise<ReadonlyMap<string, number> | null>
@@ -34,27 +34,29 @@ export interface FewerNeedles {
 }
 
 /** Null where nothing was answered. What is no better than what is stays as it is. */
-export async function fewerNeedles({ rows }: NeedleCourse, solve: Solver, eachNeedle = EACH_NEEDLE): Promise<FewerNeedles | null> {
-  const now = rows.map((row) => row.now)
-  const before = distinct(now)
-  const costBefore = courseCost(rows, now, eachNeedle)
-  if (rows.length === 0) return { before, after: before, changes: [], cost: costBefore, costBefore }
-  const { lp, needles } = writeModel(rows, eachNeedle)
-  const values = await solve(lp)
+export async function fewerNeedles(course: NeedleCourse, solve: Solver, eachNeedle = EACH_NEEDLE): Promise<FewerNeedles | null> {
+  const { rows } = course
+  const { model, needles } = needleModel(course, eachNeedle)
+  const nowAt = rows.map((row) => row.fits.findIndex((fit) => needleKey(fit.needle) === needleKey(row.now)))
+  const before = distinct(rows.map((row) => row.now))
+  const costBefore = costOfAll(model, nowAt)
+  const asItIs: FewerNeedles = { before, after: before, changes: [], cost: costBefore, costBefore }
+  if (rows.length === 0) return asItIs
+  const values = await solve(writeTogether(model))
   if (!values) return null
-  const chosen = rows.map((row, index) => needles.find((_, needle) => (values.get(`x${index}_${needle}`) ?? 0) > 0.5) ?? row.now)
-  const cost = courseCost(rows, chosen, eachNeedle)
-  if (!(cost < costBefore - 1e-9)) return { before, after: before, changes: [], cost: costBefore, costBefore }
+  const chosen = solutionOf(model, values)
+  const cost = costOfAll(model, chosen)
+  if (!(cost < costBefore - 1e-9)) return asItIs
+  const needleAt = (row: number): Needle => needles[model.rows[row]?.[chosen[row] as number]?.needle as number] as Needle
   const changes = rows.flatMap((row, index): NeedleChange[] => {
-    const to = chosen[index] as Needle
-    const fit = row.fits.find((one) => needleId(one.needle) === needleId(to))
-    return needleId(to) === needleId(row.now) || !fit || fit.verdict === 'no' ? [] : [{ row, to, verdict: fit.verdict }]
+    const fit = row.fits[chosen[index] as number]
+    return chosen[index] === nowAt[index] || !fit || fit.verdict === 'no' ? [] : [{ row, to: fit.needle, verdict: fit.verdict }]
   })
-  return { before, after: distinct(chosen), changes, cost, costBefore }
+  return { before, after: distinct(rows.map((_, index) => needleAt(index))), changes, cost, costBefore }
 }
 
 function distinct(needles: readonly Needle[]): readonly Needle[] {
-  return [...new Map(needles.map((needle) => [needleId(needle), needle])).values()].sort(
+  return [...new Map(needles.map((needle) => [needleKey(needle), needle])).values()].sort(
     (a, b) => a.family.id.localeCompare(b.family.id) || a.size - b.size || nameNeedle(a).localeCompare(nameNeedle(b)),
   )
 }
