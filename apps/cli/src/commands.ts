@@ -1,7 +1,6 @@
 /** The commands: each takes checked JSON and gives JSON, SVG or PDF. */
 import { type AssignedThread, assignMaterials, surroundingsOf } from '@lemmata/core/assign'
-import { error, failure, hasErrors, type Problem, type Result, success } from '@lemmata/core/base'
-import type { Learner } from '@lemmata/core/classes'
+import { hasErrors, type Problem, type Result, success } from '@lemmata/core/base'
 import { drawSampler, writeSvg } from '@lemmata/core/drawing'
 import { roleThreads, underExercise, type WorkedExercise, type WorkedPiece, workExercise, workSampler } from '@lemmata/core/exercise'
 import { practiceFor, practiceGuide } from '@lemmata/core/guide'
@@ -26,13 +25,14 @@ import {
 import { type Exercise, layAlone, layExercises, newSampler } from '@lemmata/core/sampler'
 import { demonstrate, stepSentence } from '@lemmata/core/steps'
 import { LIBRARY } from '@lemmata/core/stitches'
-import { problemInWords, problemsOf, readClass, readJson, readSampler, readSamplerFile, readStitch, type SamplerFile, sheetRequest } from '@lemmata/contract'
+import { problemInWords, readSampler, readStitch } from '@lemmata/contract'
 import type { Answer, Command } from './command.ts'
 import { assign } from './assign-command.ts'
 import { calendar } from './calendar-command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
 import { kit } from './kit-command.ts'
 import { gallery } from './gallery.ts'
+import { book, sheet } from './paper-commands.ts'
 
 function work(given: unknown): Result<Answer> {
   const sampler = readSampler(given)
@@ -177,35 +177,6 @@ function svg(given: unknown): Result<Answer> {
   )
 }
 
-async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
-  const file = readSamplerFile(given)
-  if (!file.ok) return file
-  const wanted = sheetRequest.pick({ page: true, hand: true, lesson: true }).safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
-  if (!wanted.success) return failure(...problemsOf(wanted.error))
-  if (options.out === undefined) return failure(error('cli.no-out', []))
-  const learner = learnerFor(file.value, options)
-  if (!learner.ok) return learner
-  // Loaded when needed: the other commands start in half the time without it.
-  const { printSampler } = await import('@lemmata/print')
-  const printed = await printSampler({ sampler: file.value.sampler, ...wanted.data, ...(learner.value ? { learner: learner.value } : {}), made: new Date() })
-  return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
-}
-
-/** One of the class's learners; an old sampler's file may still hold its own. */
-function learnerFor(file: SamplerFile, options: Readonly<Record<string, string>>): Result<Learner | null> {
-  if (options.learner === undefined) return success(null)
-  let { learners } = file
-  if (options.classText !== undefined) {
-    const json = readJson(options.classText)
-    const read = json.ok ? readClass(json.value) : json
-    if (!read.ok) return read
-    learners = read.value.learners
-  }
-  const found = learners.find((one) => one.id === options.learner)
-  const known = learners.map((one) => one.id)
-  return found ? success(found) : failure(error('cli.no-learner', [], { learner: options.learner, known }))
-}
-
 /** The stitch on its own practice guide: what the library and the checks show of it. */
 function tryOut(document: StitchDocument): Result<WorkedExercise> {
   const plain = newSampler('Try-out')
@@ -312,6 +283,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   order: { needsFile: true, run: order },
   svg: { needsFile: true, run: svg },
   sheet: { needsFile: true, run: sheet },
+  book: { needsFile: true, run: book },
   carries: { needsFile: true, run: carries },
   calendar: { needsFile: true, run: calendar },
   kit: { needsFile: true, run: kit },

@@ -94,6 +94,28 @@ describe('lemmata', () => {
     expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toContain('For the left hand')
   })
 
+  it('book: the whole course with its class\u2019s dates, for one of its learners', () => {
+    const demo = bandSampler('2026-11-23')
+    const [file, group] = [join(folder, 'book.pdf'), join(folder, 'group.json')]
+    const calendar = {
+      start: '2027-01-14',
+      rhythm: { kind: 'every', days: 7 },
+      begins: '18:30',
+      zone: 'Europe/Oslo',
+      off: {},
+      catchUp: [],
+      moved: {},
+      twice: [],
+    }
+    const learners = [{ id: 'p1', name: 'Tove', hand: 'left', choices: {} }]
+    writeFileSync(group, JSON.stringify({ format: 'lemmata-class', version: 1, name: 'Thursday class', learners, calendar }))
+    expect(lemmata(['book', '-', '--out', file, '--form', 'compact', '--class', group, '--learner', 'p1'], demo).status).toBe(0)
+    const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })
+    for (const one of ['Tove', 'for the LEFT hand', 'Thursday 14 January', '18:30 to ', 'You know this already']) expect(text).toContain(one)
+    expect(lemmata(['book', '-', '--out', file, '--form', 'tiny'], demo).status).toBe(1)
+    expect(lemmata(['book', '-'], demo).status).toBe(1)
+  })
+
   it('gallery: a page for every stitch and version, for both hands, and a list of them', () => {
     const pages = join(folder, 'gallery')
     const { status, out } = lemmata(['gallery', '--out', pages, '--stitch', 'stem-stitch'])

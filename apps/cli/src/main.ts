@@ -26,6 +26,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
                   [--class FILE --learner ID]: as one learner of the class works it
+  book FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--form roomy|compact|large]
+                  [--class FILE [--learner ID]]: the learner's book, with the class's dates
 
 FILE is a sampler, or a file that holds a single exercise; - is standard input.
 `
@@ -91,7 +93,7 @@ interface Call {
 
 /** Said or not, with nothing after them. */
 const SWITCHES = ['moving', 'ics']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'class', 'learner', 'language', 'stores']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'class', 'learner', 'language', 'stores']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

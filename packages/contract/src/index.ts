@@ -26,6 +26,7 @@ export {
   makeSampler,
   MOST_BODY_BYTES,
   sendOperations,
+  bookRequest,
   sheetRequest,
   signIn,
 } from './api/api.ts'

@@ -12,11 +12,14 @@ export interface PdfInfo {
   readonly author?: string
   /** Of its words, for whoever has it read aloud; English where it is not said. */
   readonly language?: string | undefined
+  /** Where its parts begin, pages from 1. */
+  readonly outline?: readonly { readonly title: string; readonly page: number; readonly level: 1 | 2 }[] | undefined
   /** Written into the file; passed in, so that the same input gives the same pages. */
   readonly made: Date
 }
 
-export function writePdf(pages: readonly Drawing[], info: PdfInfo): Promise<Uint8Array> {
+/** Each page is written as it is drawn: a book is never in memory whole. */
+export function writePdf(pages: Iterable<Drawing>, info: PdfInfo): Promise<Uint8Array> {
   return new Promise((resolve, reject) => {
     const document = new PDFDocument({
       autoFirstPage: false,
@@ -29,7 +32,17 @@ export function writePdf(pages: readonly Drawing[], info: PdfInfo): Promise<Uint
     document.on('end', () => resolve(Buffer.concat(chunks)))
     document.on('error', reject)
     for (const [face, file] of Object.entries(FONT_FILES)) document.registerFont(face, file)
-    for (const page of pages) writePage(document, page)
+    let number = 0
+    let part: PDFKit.PDFOutline | null = null
+    for (const page of pages) {
+      writePage(document, page)
+      number += 1
+      for (const { title, level } of (info.outline ?? []).filter((one) => one.page === number)) {
+        const above: PDFKit.PDFOutline = level === 1 || !part ? document.outline : part
+        const item: PDFKit.PDFOutline = above.addItem(title)
+        if (level === 1) part = item
+      }
+    }
     document.end()
   })
 }

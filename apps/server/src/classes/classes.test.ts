@@ -96,6 +96,9 @@ describe('a class', () => {
     expect(sheet.status).toBe(200)
     expect((await ada.agent.get(`/api/samplers/${samplerId}/sheet.pdf?class=${id}&learner=p9`)).status).toBe(422)
     expect((await ben.agent.get(`/api/samplers/${samplerId}/sheet.pdf?class=${id}&learner=p1`)).status).toBe(404)
+    const book = await ada.agent.get(`/api/samplers/${samplerId}/book.pdf?class=${id}&learner=p1`).buffer(true)
+    expect(book.status).toBe(200)
+    expect((await ada.agent.get(`/api/samplers/${samplerId}/book.pdf?class=${id}&learner=p9`)).status).toBe(422)
   })
 })
 

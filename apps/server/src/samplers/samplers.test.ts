@@ -290,6 +290,21 @@ describe('printing', () => {
     expect((await ada.agent.get(`/api/samplers/${id}`)).body.printedRevision).toBe(1)
   })
 
+  it('gives the learner\u2019s book with its parts to go to, and refuses what it cannot set', async () => {
+    const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
+    const pdf = await ada.agent.get(`/api/samplers/${id}/book.pdf?form=compact`).buffer(true)
+    expect(pdf.status).toBe(200)
+    const text = (pdf.body as Buffer).toString('latin1')
+    expect(text.startsWith('%PDF-')).toBe(true)
+    expect(text).toContain('/Outlines')
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body.printedRevision).toBe(1)
+    expect((await ada.agent.get(`/api/samplers/${id}/book.pdf?form=tiny`)).status).toBe(422)
+    expect((await ben.agent.get(`/api/samplers/${id}/book.pdf`)).status).toBe(404)
+    const empty = await makeSampler(ada, { document: { ...bandSampler('2026-11-23'), lessons: [] } })
+    const answer = await ada.agent.get(`/api/samplers/${empty.id}/book.pdf`)
+    expect([answer.status, answer.body.error.code]).toEqual([422, 'print.no-lessons'])
+  })
+
   it('refuses an unknown lesson and an unknown paper', async () => {
     const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=nope`)).status).toBe(422)

@@ -1,7 +1,7 @@
-/** Runs in a worker thread: one sampler in, one PDF out. */
+/** Runs in a worker thread: one sampler in, one PDF of its sheets or its book out. */
 import { parentPort } from 'node:worker_threads'
 import { readSampler } from '@lemmata/contract'
-import { printSampler } from '@lemmata/print'
+import { printBook, printSampler } from '@lemmata/print'
 import type { PrintJob, PrintReply } from './printer.ts'
 
 parentPort?.on('message', (job: PrintJob) => {
@@ -12,14 +12,9 @@ async function print(job: PrintJob): Promise<PrintReply> {
   try {
     const sampler = readSampler(job.document)
     if (!sampler.ok) return { id: job.id, problems: sampler.problems }
-    const printed = await printSampler({
-      sampler: sampler.value,
-      page: job.page,
-      hand: job.hand,
-      lesson: job.lesson,
-      learner: job.learner,
-      made: new Date(job.made),
-    })
+    const { page, hand, learner, as } = job
+    const order = { sampler: sampler.value, page, hand, learner, made: new Date(job.made) }
+    const printed = await (as.kind === 'book' ? printBook({ ...order, ...as }) : printSampler({ ...order, lesson: as.lesson }))
     return printed.ok ? { id: job.id, pdf: printed.value, problems: printed.problems } : { id: job.id, problems: printed.problems }
   } catch (error) {
     return { id: job.id, problems: [], failed: error instanceof Error ? (error.stack ?? error.message) : String(error) }

@@ -1,7 +1,8 @@
 /** Prints off the main thread, one job after another, in a worker that is begun when first needed. */
 import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
-import type { Learner } from '@lemmata/core/classes'
+import type { BookForm } from '@lemmata/core/book'
+import type { ClassCalendar, Learner } from '@lemmata/core/classes'
 import { HttpProblem, wrongInput } from '../http/problem.ts'
 
 export interface PrintJob {
@@ -9,9 +10,17 @@ export interface PrintJob {
   readonly document: unknown
   readonly page: 'a4' | 'letter'
   readonly hand: 'right' | 'left' | undefined
-  readonly lesson: string | undefined
   readonly learner: Learner | undefined
+  /** The lesson sheet of one lesson or of all, or the whole book. */
+  readonly as: { readonly kind: 'sheet'; readonly lesson: string | undefined } | BookJob
   readonly made: string
+}
+
+export interface BookJob {
+  readonly kind: 'book'
+  readonly form: BookForm | undefined
+  readonly calendar: ClassCalendar | undefined
+  readonly version: string
 }
 
 export interface PrintReply {

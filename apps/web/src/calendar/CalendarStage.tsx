@@ -14,7 +14,7 @@ import { DatesDialog } from './DatesDialog.tsx'
 import { behindInWords, LessonCard } from './LessonCard.tsx'
 import { dayWords, LessonRows } from './LessonRows.tsx'
 import { MonthView } from './MonthView.tsx'
-import { type CourseOnDates, useCalendar } from './use-calendar.ts'
+import { type DatedCourse, useCalendar } from './use-calendar.ts'
 
 export function CalendarStage() {
   const sampler = useSampler()
@@ -120,7 +120,7 @@ export function CalendarStage() {
   )
 }
 
-function Legend({ on, complete }: { readonly on: CourseOnDates; readonly complete: boolean }) {
+function Legend({ on, complete }: { readonly on: DatedCourse; readonly complete: boolean }) {
   const last = on.laid.days.filter((day) => day.kind === 'lesson').at(-1)
   return (
     <p className="why stage-note calendar-legend">

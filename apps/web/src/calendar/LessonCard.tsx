@@ -12,12 +12,12 @@ import { KnotGlyph } from '../look/Glyphs.tsx'
 import { Field, NumberField } from '../sampler/fields.tsx'
 import { edit, editClass } from '../store/index.ts'
 import { dayWords } from './LessonRows.tsx'
-import type { CourseOnDates } from './use-calendar.ts'
+import type { DatedCourse } from './use-calendar.ts'
 
 interface Props {
   readonly sampler: Sampler
   readonly course: readonly CourseItem[]
-  readonly on: CourseOnDates
+  readonly on: DatedCourse
   readonly lesson: Lesson
   readonly onClose: () => void
 }
@@ -137,7 +137,7 @@ export function LessonCard({ sampler, course, on, lesson, onClose }: Props) {
 export const behindInWords = (minutes: number): string => (minutes < 0.5 ? 'up to date' : `${counted(Math.round(minutes), 'minute')} behind`)
 
 /** Of the whole class, where it has dates of its own. */
-function Settings({ calendar, on }: { readonly calendar: ClassCalendar; readonly on: CourseOnDates }) {
+function Settings({ calendar, on }: { readonly calendar: ClassCalendar; readonly on: DatedCourse }) {
   if (!on.isOwn) return null
   return (
     <div className="group">

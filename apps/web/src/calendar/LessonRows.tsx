@@ -9,12 +9,12 @@ import type { KeyboardEvent } from 'react'
 import { ExerciseSwatch } from '../drawing/ExerciseSwatch.tsx'
 import { KnotGlyph } from '../look/Glyphs.tsx'
 import { Bar } from './Bar.tsx'
-import type { CourseOnDates } from './use-calendar.ts'
+import type { DatedCourse } from './use-calendar.ts'
 
 interface Props {
   readonly sampler: Sampler
   readonly done: readonly WorkedExercise[]
-  readonly on: CourseOnDates
+  readonly on: DatedCourse
   readonly held: string | null
   readonly onHold: (lesson: string) => void
   readonly onMove: (lesson: string, days: number) => void

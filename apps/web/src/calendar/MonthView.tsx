@@ -2,9 +2,9 @@
 import { Button, Calendar } from 'antd'
 import dayjs from 'dayjs'
 import { useState } from 'react'
-import type { CourseOnDates } from './use-calendar.ts'
+import type { DatedCourse } from './use-calendar.ts'
 
-export function MonthView({ on, onHold }: { readonly on: CourseOnDates; readonly onHold: (lesson: string) => void }) {
+export function MonthView({ on, onHold }: { readonly on: DatedCourse; readonly onHold: (lesson: string) => void }) {
   const today = dayjs().format('YYYY-MM-DD')
   const [shown, setShown] = useState(dayjs(on.laid.days.find((day) => day.on >= today)?.on ?? on.laid.days[0]?.on ?? today))
   return (

@@ -11,7 +11,7 @@ import { closePage, openPage, type } from '../testing/page.tsx'
 import { DatesDialog } from './DatesDialog.tsx'
 import { LessonCard } from './LessonCard.tsx'
 import { LessonRows } from './LessonRows.tsx'
-import { type CourseOnDates, onDates } from './use-calendar.ts'
+import { type DatedCourse, onDates } from './use-calendar.ts'
 import { courseNow } from '../order/use-course.ts'
 import { useWorked } from '../compute/use-worked.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -29,7 +29,7 @@ function Stage({ held }: { readonly held: number | null }) {
   const worked = useWorked()
   const calendar = useAppSelector((state) => state.class.open?.document.calendar)
   const { course } = courseNow(now, worked)
-  const on: CourseOnDates = onDates(now, calendar, course, '2030-12-01', 'Europe/Oslo')
+  const on: DatedCourse = onDates(now, calendar, course, '2030-12-01', 'Europe/Oslo')
   const lesson = held === null ? undefined : on.lessons[held]
   const move = (id: string, days: number) => editClass({ kind: 'move-date', lesson: id, to: { on: `2031-01-${16 + days}`, follow: false } })
   return (

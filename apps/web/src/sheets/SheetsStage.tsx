@@ -1,36 +1,32 @@
 /** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
 import { workForLearner } from '@lemmata/core/exercise'
 import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
-import type { Drawing, Face } from '@lemmata/core/drawing'
+import type { BookForm } from '@lemmata/core/book'
 import { Button, Segmented, Select } from 'antd'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
-import { paintItems, prepareCanvas } from '../drawing/paint.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
-import { canvasFont } from '../look/canvas-font.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { ProblemLine } from '../sampler/ProblemLine.tsx'
 import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import { printed } from '../store/sampler.ts'
+import { BookPages } from './BookPages.tsx'
 import { LearnerPanel } from './LearnerPanel.tsx'
+import { measure } from './measure.ts'
+import { PageCanvas } from './PageCanvas.tsx'
 import { useClass } from './use-class.ts'
 
 type Hand = 'right' | 'left'
-
-const measuring = document.createElement('canvas').getContext('2d')
-function measure(text: string, sizeMm: number, face: Face): number {
-  if (!measuring) return text.length * sizeMm * 0.5
-  measuring.font = canvasFont(face, 100)
-  return (measuring.measureText(text).width * sizeMm) / 100
-}
 
 export function SheetsStage() {
   const sampler = useSampler()
   const open = useAppSelector((state) => state.sampler.open)
   const dispatch = useAppDispatch()
-  const { done, busy } = useWorked()
+  const { done, busy, complete } = useWorked()
   const [page, setPage] = useState<PageSize>('a4')
   const [classHand, setClassHand] = useState<Hand>('right')
+  const [paper, setPaper] = useState<'sheet' | 'book'>('sheet')
+  const [form, setForm] = useState<BookForm | 'fitting'>('fitting')
   const [lesson, setLesson] = useState('')
   const [whose, setWhose] = useState('')
   const [look, setLook] = useState<Look>('two')
@@ -38,16 +34,19 @@ export function SheetsStage() {
   const pxPerMm = look === 'two' ? TWO_PX_PER_MM : look === 'read' ? READ_PX_PER_MM : screenScale
   const group = useClass(open?.id ?? '')
   const learner = group.open?.document.learners.find((one) => one.id === whose)
-  const chosen = sampler.lessons.find((one) => one.id === lesson)
+  const isBook = paper === 'book'
+  const chosen = isBook ? undefined : sampler.lessons.find((one) => one.id === lesson)
   const hand = learner ? (learner.hand ?? 'right') : classHand
   const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
   const own = useMemo(() => (learner ? workForLearner(sampler, learner, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, learner, ofLesson])
   const pages = useMemo(
     () =>
-      own.exercises.length === 0
+      own.exercises.length === 0 || paper === 'book'
         ? []
-        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure }),
-    [sampler, own, chosen, learner, page, hand],
+        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure }).map((one) => ({
+            ...{ widthMm: one.widthMm, heightMm: one.heightMm, draw: () => one },
+          })),
+    [paper, sampler, own, chosen, learner, page, hand],
   )
   const asked = new URLSearchParams({
     page,
@@ -55,12 +54,29 @@ export function SheetsStage() {
     ...(chosen ? { lesson: chosen.id } : {}),
     ...(group.open && learner ? { class: group.open.id, learner: learner.id } : {}),
   })
-  const address = `/api/samplers/${open?.id ?? ''}/sheet.pdf?${asked.toString()}`
+  const bookAsked = new URLSearchParams({
+    page,
+    hand,
+    ...(form === 'fitting' ? {} : { form }),
+    ...(group.open ? { class: group.open.id } : {}),
+    ...(group.open && learner ? { learner: learner.id } : {}),
+  })
+  const address = `/api/samplers/${open?.id ?? ''}/${isBook ? `book.pdf?${bookAsked.toString()}` : `sheet.pdf?${asked.toString()}`}`
+  const hasBook = complete && sampler.lessons.some((one) => own.exercises.some((done) => one.exercises.includes(done.exercise.id)))
   const saved = open?.status === 'saved' && (!learner || group.open?.status === 'saved')
   return (
     <div className="stage-frame">
       <h1 className="visually-hidden">Sheets</h1>
       <div className="toolbar">
+        <Segmented<'sheet' | 'book'>
+          aria-label="What is printed"
+          value={paper}
+          onChange={setPaper}
+          options={[
+            { value: 'sheet', label: 'Lesson sheet' },
+            { value: 'book', label: 'Learner’s book' },
+          ]}
+        />
         <Segmented<PageSize>
           aria-label="Paper"
           value={page}
@@ -81,13 +97,28 @@ export function SheetsStage() {
             ]}
           />
         )}
-        <Select
-          aria-label="Lesson"
-          style={{ width: 170 }}
-          value={lesson}
-          onChange={setLesson}
-          options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
-        />
+        {isBook ? (
+          <Select
+            aria-label="How it is set"
+            style={{ width: 170 }}
+            value={form}
+            onChange={setForm}
+            options={[
+              { value: 'fitting', label: 'As its length asks' },
+              { value: 'roomy', label: 'Roomy' },
+              { value: 'compact', label: 'Compact' },
+              { value: 'large', label: 'Large print' },
+            ]}
+          />
+        ) : (
+          <Select
+            aria-label="Lesson"
+            style={{ width: 170 }}
+            value={lesson}
+            onChange={setLesson}
+            options={[{ value: '', label: 'The whole sampler' }, ...sampler.lessons.map((one) => ({ value: one.id, label: one.title }))]}
+          />
+        )}
         {group.classes.length > 1 && (
           <Select
             aria-label="Class"
@@ -110,13 +141,13 @@ export function SheetsStage() {
         <Button onClick={() => void group.addLearner().then((id) => id !== null && setWhose(id))}>Add a learner</Button>
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
-        <Button type="primary" href={address} target="_blank" disabled={!saved || pages.length === 0} onClick={() => dispatch(printed())}>
+        <Button type="primary" href={address} target="_blank" disabled={!saved || (isBook ? !hasBook : pages.length === 0)} onClick={() => dispatch(printed())}>
           Make the PDF
         </Button>
       </div>
       <div className="stage-scroll sheet-table">
-        <p className="sheet-note">
-          <span>Printed at 100 %, every mark lies where it belongs: the check bar and square on each page prove it.</span>
+        <div className="sheet-note">
+          <span>Printed at 100 %, every mark lies where it belongs: the check bar and square on each {isBook ? 'pattern sheet' : 'page'} prove it.</span>
           <Segmented<Look>
             aria-label="The pages are shown"
             value={look}
@@ -127,17 +158,33 @@ export function SheetsStage() {
               { value: 'true', label: 'true size' },
             ]}
           />
-        </p>
-        {learner && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
+        </div>
+        {learner && !isBook && <LearnerPanel sampler={sampler} learner={learner} done={ofLesson} onRemoved={() => setWhose('')} />}
         {own.problems.map((problem) => (
           <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
         ))}
-        {pages.length === 0 ? (
+        {isBook ? (
+          hasBook ? (
+            <BookPages
+              wanted={{
+                ...{ sampler, done: own.exercises, calendar: group.open?.document.calendar, learner, hand, page },
+                ...{ form: form === 'fitting' ? undefined : form, version: open?.revision ?? 0 },
+              }}
+              pxPerMm={pxPerMm}
+            />
+          ) : (
+            <p className="quiet">{complete ? 'No lesson holds an exercise yet: put some into lessons under Order.' : 'Working the stitches …'}</p>
+          )
+        ) : pages.length === 0 ? (
           <p className="quiet">{busy ? 'Working the stitches …' : 'There is nothing to print yet. Choose a stitch first.'}</p>
         ) : (
           <div className="sheet-pages" data-testid="sheet-pages">
             {pages.map((one, index) => (
-              <Page key={`${page} ${index}`} drawing={one} pxPerMm={pxPerMm} label={`Page ${index + 1} of ${pages.length}`} />
+              <PageCanvas
+                key={`${page} ${index}`}
+                {...{ widthMm: one.widthMm, heightMm: one.heightMm, draw: one.draw, pxPerMm }}
+                label={`Page ${index + 1} of ${pages.length}`}
+              />
             ))}
           </div>
         )}
@@ -149,25 +196,3 @@ export function SheetsStage() {
 type Look = 'two' | 'read' | 'true'
 const TWO_PX_PER_MM = 2.1
 const READ_PX_PER_MM = 4.4
-
-function Page({ drawing, label, pxPerMm }: { drawing: Drawing; label: string; pxPerMm: number }) {
-  const ref = useRef<HTMLCanvasElement>(null)
-  const [width, height] = [drawing.widthMm * pxPerMm, drawing.heightMm * pxPerMm]
-  useEffect(() => {
-    const context = ref.current && prepareCanvas(ref.current, width, height)
-    if (!context) return
-    context.scale(pxPerMm, pxPerMm)
-    for (const layer of drawing.layers) {
-      context.save()
-      const { clip } = layer
-      if (clip) {
-        context.beginPath()
-        context.rect(clip.left, clip.top, clip.right - clip.left, clip.bottom - clip.top)
-        context.clip()
-      }
-      paintItems(context, layer.items)
-      context.restore()
-    }
-  }, [drawing, width, height, pxPerMm])
-  return <canvas ref={ref} role="img" aria-label={label} style={{ width, height }} />
-}

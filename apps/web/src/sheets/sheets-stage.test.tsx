@@ -2,7 +2,7 @@
 /** The Sheets stage: which pages there are for whom, and the address that the server makes the PDF from. */
 import { bandSampler } from '@lemmata/contract/testing'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { act, fireEvent, screen } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { edit, store } from '../store/index.ts'
 import { choose, closePage, openPage } from '../testing/page.tsx'
@@ -40,6 +40,31 @@ describe('the pages', () => {
     open(newSampler('Empty'))
     expect(pages()).toEqual([])
     expect(screen.getByText('There is nothing to print yet. Choose a stitch first.')).toBeTruthy()
+  })
+})
+
+describe('the learner’s book', () => {
+  it('is laid out with all its pages, and asked for as it is set', async () => {
+    open()
+    fireEvent.click(screen.getByText('Learner’s book'))
+    const first = await screen.findByRole('img', { name: /^Page 1 of \d+$/ }, { timeout: 20_000 })
+    const count = Number(/of (\d+)$/.exec(first.getAttribute('aria-label') ?? '')?.[1])
+    expect(pages().length).toBe(count)
+    expect(screen.getAllByRole('img', { name: /^Pattern sheet 1 of/ })).toHaveLength(1)
+    expect(screen.getByText(new RegExp(`^${count} pages and 1 pattern sheet`))).toBeTruthy()
+    expect(address().pathname).toBe(`/api/samplers/${store.getState().sampler.open?.id ?? ''}/book.pdf`)
+    fireEvent.click(screen.getByText('Left hand'))
+    await choose('How it is set', 'Large print')
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'left', form: 'large' })
+    // Large print takes more of them.
+    await waitFor(() => expect(pages().length).toBeGreaterThan(count), { timeout: 20_000 })
+  })
+
+  it('without a lesson there is none, and it says where lessons are made', () => {
+    open({ ...demo, lessons: [] })
+    fireEvent.click(screen.getByText('Learner’s book'))
+    expect(screen.getByText(/put some into lessons under Order/)).toBeTruthy()
+    expect(screen.getByText('Make the PDF').closest('a')?.className).toContain('disabled')
   })
 })
 

@@ -54,6 +54,13 @@ export const sheetRequest = z.object({
 })
 export type SheetRequest = z.infer<typeof sheetRequest>
 
+/** A whole book: of a class with its dates, for one of its learners where she is named. */
+export const bookRequest = sheetRequest.omit({ lesson: true }).extend({
+  /** Left out: roomy, and compact by itself where that is too many pages. */
+  form: z.enum(['roomy', 'compact', 'large']).optional(),
+})
+export type BookRequest = z.infer<typeof bookRequest>
+
 export interface TeacherAnswer {
   readonly id: string
   readonly email: string

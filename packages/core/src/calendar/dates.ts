@@ -18,6 +18,12 @@ export function addDays(iso: string, days: number): string {
   return dayOf(iso).add({ days }).toString()
 }
 
+/** For whoever writes it out: 1 Monday to 7 Sunday, 1 January to 12 December. */
+export function dayParts(iso: string): { readonly weekday: number; readonly day: number; readonly month: number } {
+  const { dayOfWeek, day, month } = dayOf(iso)
+  return { weekday: dayOfWeek, day, month }
+}
+
 /** 1 Monday to 7 Sunday. */
 export const weekdayOf = (iso: string): number => dayOf(iso).dayOfWeek
 

@@ -3,7 +3,7 @@ export { comparisonInWords, partDifferences, partWord, waysToEase } from './comp
 export type { Easing, EasingChange } from './compare.ts'
 export { FADING, fadeMarks } from './fading.ts'
 export type { FadedMarks } from './fading.ts'
-export { practiceAsked } from './practice.ts'
+export { practiceAsked, TARGET_MM } from './practice.ts'
 export type { PracticeAsked } from './practice.ts'
 export { levelInWords, levelOf } from './level.ts'
 export { catchUp } from './catch-up.ts'

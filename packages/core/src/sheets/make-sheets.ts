@@ -2,7 +2,7 @@
  * The lesson sheet: the pattern at exactly 1:1 with its key, then each exercise with numbered diagrams, steps
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
-import { cautionIn, type Language, needleIn, proseIn, roleIn, stitchIn, strandsIn, threadIn } from '../language/index.ts'
+import { cautionIn, type Language, needleIn, proseIn, stitchIn, strandsIn } from '../language/index.ts'
 import { drawMarkItems, drawStep, lookOf, type Drawing, type DrawingItem, type Layer, mirrorItems, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
@@ -11,13 +11,13 @@ import { findMarkMethod } from '../marking/index.ts'
 import type { Learner } from '../classes/index.ts'
 import { type Lesson, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { demonstrate, type Hand, stepSentence } from '../steps/index.ts'
-import { capitalised, formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
+import { formatLength, formatMinutes, type LengthUnit } from '../units/index.ts'
 import { behindOnSheet } from './behind-on-sheet.ts'
 import { writeBehind, writeCautions } from './for-all.ts'
 import { type Area, Flow, INK, type MeasureText, WALNUT, words, wrapText } from './flow.ts'
-import { partOf, roleWord } from './said.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
+import { threadsInWords } from './threads-in-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { writeKey } from './write-key.ts'
 import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
@@ -84,6 +84,19 @@ export function makeSheets(order: SheetOrder): Drawing[] {
       },
     ],
   }))
+}
+
+/** The pattern alone, on pages of its own numbering. */
+export function makePattern(order: SheetOrder): Drawing[] {
+  const said = wordsOf(order)
+  const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
+  const { numbered } = behindOnSheet(order.sampler, order.exercises, key, order.hand)
+  const tiles = patternTiles(order, contentArea(order.page), key, numbered)
+  const part = said.pattern(order.title, isMirrored(order.sampler))
+  return tiles.map((layers, index) => {
+    const heading = { sampler: order.sampler.name, part, page: index + 1, pages: tiles.length, hand: order.hand }
+    return { left: 0, top: 0, ...PAGE_SIZES[order.page], layers: [...layers, { name: 'page', items: pageFurniture(order.page, heading, order.measure, said) }] }
+  })
 }
 
 const wordsOf = ({ sampler }: Pick<SheetOrder, 'sampler'>): SheetWords => SHEET_WORDS[sampler.brief.language ?? 'en']
@@ -206,19 +219,16 @@ function pieceNumber(marks: readonly Mark[], number: number): DrawingItem[] {
     : []
 }
 
+const needlefulsOf = ({ threads }: WorkedExercise, index: number, units: LengthUnit, said: SheetWords): string =>
+  said.needlefuls(threads[index]?.use.needlefuls ?? 0, formatLength(threads[index]?.needlefulMm ?? 0, units, 0))
+
 /** The exercise in a few sentences: stitches, threads, needles, time. */
 function summary(done: WorkedExercise, units: LengthUnit, said: SheetWords): string {
   const { assigned, minutes } = done
   const { language } = assigned
-  const threads = done.threads.map((used) => {
-    const role = done.threads.length > 1 ? `${capitalised(roleIn(partOf(used, done), roleWord(used, done), language))}: ` : ''
-    const strands = strandsIn(used.strands.value, strandsInWords(used.strands.value), language)
-    const text = said.used({ strands, thread: threadIn(used.kind, language), colour: used.thread.colour.name, needle: needleIn(used.needle.value, language) })
-    return `${role}${role === '' ? capitalised(text) : text}; ${said.needlefuls(used.use.needlefuls, formatLength(used.needlefulMm, units, 0))}`
-  })
   return [
     `${stitchIn(assigned.document, language)}. ${said.count(done)}, ${said.size(spokenSize(done), units)}.`,
-    ...threads,
+    ...threadsInWords(done, said).map((one, index) => `${one}; ${needlefulsOf(done, index, units, said)}`),
     said.time(formatMinutes(minutes.total), said.tension[assigned.document.tension ?? 'easy']),
   ].join(' ')
 }

@@ -4,5 +4,6 @@ import type { Sentences } from '../base/index.ts'
 export const SHEETS_SENTENCES: Sentences = {
   'print.no-lesson': ({ lesson, has }, say) =>
     `There is no lesson "${say(lesson)}" in this sampler. It has ${(has as readonly string[]).join(', ') || 'none'}.`,
+  'print.no-lessons': 'No lesson holds an exercise that can be worked: put exercises into lessons under Order, and the book has its pages.',
   'print.nothing': 'There is no exercise to print yet. Choose a stitch first.',
 }

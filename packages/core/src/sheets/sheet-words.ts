@@ -23,7 +23,10 @@ export interface SheetWords {
   readonly elsePrintAgain: string
   readonly count: (done: WorkedExercise) => string
   readonly size: (size: SpokenSize, units: LengthUnit) => string
+  readonly list: (names: readonly string[]) => string
   readonly used: (thread: { readonly strands: string; readonly thread: string; readonly colour: string; readonly needle: string }) => string
+  /** So many of all that there are. */
+  readonly ofStrands: (count: number, all: number) => string
   readonly needlefuls: (count: number, length: string) => string
   readonly time: (minutes: string, tension: string) => string
   readonly tension: Readonly<Record<'loose' | 'easy' | 'firm', string>>
@@ -58,7 +61,9 @@ const ENGLISH: SheetWords = {
   elsePrintAgain: 'If neither is right, the marks are not either: print again without “fit to page”.',
   count: countInWords,
   size: sizeInWords,
+  list: listInWords,
   used: ({ strands, thread, colour, needle }) => `${strands} of ${thread.toLowerCase()} in ${colour}, ${needle.toLowerCase()} needle`,
+  ofStrands: (count, all) => `${count} of ${all}`,
   needlefuls: (count, length) => `${counted(count, 'needleful')} of ${length}.`,
   time: (minutes, tension) => `About ${minutes}. Tension: ${tension}.`,
   tension: { loose: 'loose', easy: 'easy', firm: 'firm' },
@@ -116,7 +121,9 @@ const GERMAN: SheetWords = {
     ]
     return said.filter((one) => one !== null).join(', ')
   },
+  list: (names) => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} und ${names.at(-1)}`),
   used: ({ strands, thread, colour, needle }) => `${thread} in ${colour}, ${strands}, ${needle}`,
+  ofStrands: (count, all) => `${count} von ${all}`,
   needlefuls: (count, length) => `${count} ${count === 1 ? 'Nadelfaden' : 'Nadelfäden'} von ${length}.`,
   time: (minutes, tension) => `Etwa ${inGerman(minutes)}. Fadenspannung: ${tension}.`,
   tension: { loose: 'locker', easy: 'leicht', firm: 'fest' },

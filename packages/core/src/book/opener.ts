@@ -1,0 +1,211 @@
+/** The page for the evening: what one knows already, what is new, where it lies, the key, what to tick, what comes next. */
+import type { WorkedExercise } from '../exercise/index.ts'
+import { stitchIn } from '../language/index.ts'
+import { motionsOf, restsOn, restsOnBase, taughtMotions } from '../order/index.ts'
+import { WALNUT } from '../sheets/index.ts'
+import type { Motion } from '../work/index.ts'
+import { listInWords } from '../units/index.ts'
+import { needleKey } from '../materials/index.ts'
+import { needleIn } from '../language/index.ts'
+import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from './blocks.ts'
+import { keyTable } from './key-rows.ts'
+import { exercisePicture, thumbnail } from './pictures.ts'
+import type { BookLesson, Making } from './types.ts'
+import { datesOf, dayInWords } from './words-of.ts'
+
+export function opener(making: Making, lesson: BookLesson, widthMm: number): readonly Block[] {
+  const { set, said, form } = making
+  const isLarge = form === 'large'
+  const left = isLarge ? widthMm : widthMm * 0.62
+  const right = isLarge ? widthMm : widthMm - left - 6
+  const key = keyTable(making, lesson.exercises, widthMm)
+  const story = [...known(making, lesson, left), ...fresh(making, lesson, left)]
+  const place = [heading(set, said.opener.where, right), whereItLies(making, lesson, right)]
+  const lower = isLarge ? widthMm : (widthMm - 6) / 2
+  const ticks = tickList(making, lesson, lower)
+  const home = homeAndNext(making, lesson, isLarge ? widthMm : widthMm - lower - 6)
+  return [
+    head(making, lesson, widthMm),
+    ...(isLarge ? [...story, ...place] : [beside([0, stack(story)], [left + 6, stack(place)])]),
+    rule(widthMm),
+    heading(set, said.opener.needle, widthMm),
+    key.head,
+    ...key.rows,
+    rule(widthMm),
+    ...(isLarge ? [...ticks, gap(3), ...home] : besideOrUnder(ticks, home, lower + 6, 150)),
+  ]
+}
+
+function head(making: Making, { lesson, number }: BookLesson, widthMm: number): Block {
+  const { set, said, dates, course } = making
+  const minutes = dates?.minutes.find((one) => one.lesson === lesson.id)
+  const items = course.filter((one) => lesson.exercises.includes(one.id))
+  const here = minutes ? minutes.showing + minutes.working + minutes.breaks : items.reduce((sum, one) => sum + one.minutes, 0)
+  const home = items.reduce((sum, one) => sum + one.homeMinutes, 0)
+  const [on, second] = datesOf(making, lesson.id)
+  const when = [
+    ...(on === undefined ? [] : [`**${dayInWords(on, said)}**${second === undefined ? '' : ` ${said.opener.twice(dayInWords(second, said))}`}`]),
+    ...(dates && on !== undefined ? [said.opener.hours(...hoursOf(dates.calendar.begins, dates.room))] : []),
+    said.opener.minutes(Math.round(here), Math.round(home)),
+  ]
+  const dateWide = widthMm * 0.3
+  const titleX = 20
+  const title = text(set, lesson.title, widthMm - titleX - dateWide - 6, { size: set.type.title, face: 'heading' })
+  const figure = text(set, String(number), titleX, { size: set.type.number, face: 'heading', colour: INDIGO })
+  const date = stack(
+    when.map((one, index) => text(set, one, dateWide, { size: index === 0 ? set.type.text : set.type.small, colour: index === 0 ? '#1F2A37' : WALNUT })),
+  )
+  const row = beside([0, figure], [titleX, title], [widthMm - dateWide, date])
+  return { heightMm: row.heightMm + 4, draw: () => [...row.draw(), line(0, widthMm, row.heightMm + 1, 0.5, '#1F2A37')] }
+}
+
+/** From half past six, so many minutes on. */
+function hoursOf(begins: string, minutes: number): [string, string] {
+  const [hours = 0, past = 0] = begins.split(':').map(Number)
+  const end = hours * 60 + past + minutes
+  const two = (value: number): string => String(value).padStart(2, '0')
+  return [begins, `${two(Math.floor(end / 60) % 24)}:${two(end % 60)}`]
+}
+
+/** At most so many are told of: who has more to remember has nothing to begin with. */
+const MOST_KNOWN = 2
+
+function known(making: Making, { lesson, exercises }: BookLesson, widthMm: number): readonly Block[] {
+  const { set, said, course, lessons, letters } = making
+  const [rests, bases] = [restsOn(course), restsOnBase(course)]
+  const motionsBy = new Map<string, Set<Motion>>()
+  for (const { exercise } of exercises) {
+    const base = bases.get(exercise.id)?.on
+    if (base) motionsBy.set(base, motionsBy.get(base) ?? new Set())
+    for (const { on, motion } of rests.get(exercise.id) ?? []) motionsBy.set(on, (motionsBy.get(on) ?? new Set()).add(motion))
+  }
+  const earlier = lessons.filter((one) => one.lesson.id !== lesson.id && one.number < numberOf(making, lesson.id))
+  const found = earlier.flatMap(({ number, exercises: taught }) => taught.filter((one) => motionsBy.has(one.exercise.id)).map((done) => ({ number, done })))
+  const byMotions = [...found].sort((a, b) => (motionsBy.get(b.done.exercise.id)?.size ?? 0) - (motionsBy.get(a.done.exercise.id)?.size ?? 0))
+  // Where it rests on nothing before, the hands begin with what they did last.
+  const last = earlier.at(-1)
+  const shown = byMotions.length > 0 || !last?.exercises[0] ? byMotions.slice(0, MOST_KNOWN) : [{ number: last.number, done: last.exercises[0] }]
+  const [first] = shown
+  if (!first) return []
+  const picture = 34
+  const rows = shown.map(({ number, done }): Block => {
+    const stitch = stitchIn(done.assigned.document, done.assigned.language)
+    const motions = said.motions(taughtMotions([...(motionsBy.get(done.exercise.id) ?? [])]))
+    return beside(
+      [0, exercisePicture(done, picture, 12)],
+      [picture + 4, text(set, said.opener.knownOf(stitch, letters.get(done.exercise.id) ?? '', number, motions), widthMm - picture - 4, { afterMm: 1.5 })],
+    )
+  })
+  const warm = text(set, said.opener.warmUp(stitchIn(first.done.assigned.document, first.done.assigned.language)), widthMm, { afterMm: 3 })
+  return [heading(set, said.opener.known, widthMm), ...rows, warm]
+}
+
+const numberOf = ({ lessons }: Making, lesson: string): number => lessons.find((one) => one.lesson.id === lesson)?.number ?? 0
+
+function fresh(making: Making, { lesson, exercises }: BookLesson, widthMm: number): readonly Block[] {
+  const { set, said, lessons, letters } = making
+  const before = new Set(lessons.filter((one) => one.number < numberOf(making, lesson.id)).flatMap((one) => one.exercises.flatMap(motionsOf)))
+  const lines = exercises.map((done) => {
+    const motions = motionsOf(done).filter((one) => !before.has(one))
+    for (const one of motions) before.add(one)
+    const stitch = stitchIn(done.assigned.document, done.assigned.language)
+    const isFirst = lesson.id === lessons[0]?.lesson.id && done === exercises[0]
+    const told = motions.length > 0 ? said.motions(taughtMotions(motions)) : isFirst ? said.opener.firstOfAll : said.opener.nothingNew
+    return text(set, said.opener.freshOf(done.exercise.name, letters.get(done.exercise.id) ?? '', stitch, told), widthMm, { afterMm: 0.8 })
+  })
+  return [heading(set, said.opener.fresh, widthMm), ...lines]
+}
+
+function whereItLies({ done }: Making, { exercises }: BookLesson, widthMm: number): Block {
+  return thumbnail(done, new Set(exercises.map((one) => one.exercise.id)), widthMm, 62)
+}
+
+function tickList({ set, said, letters }: Making, { exercises }: BookLesson, widthMm: number): readonly Block[] {
+  const [piece, usual, yours] = said.opener.tickColumns
+  const rows = exercises.flatMap((done) =>
+    piecesToTick(done).map(({ named, minutes, where }): readonly Cell[] => {
+      const letter = letters.get(done.exercise.id) ?? ''
+      const name = `**${letter}** ${named > 1 ? said.opener.pieces(done.exercise.name, named) : done.exercise.name}`
+      const told = where === 'class' ? said.opener.inClass(name) : where === 'home' ? said.opener.atHomePart(name) : name
+      return [
+        tick(set, told, widthMm * 0.58, set.type.small),
+        `${Math.max(1, Math.round(minutes))} ${said.opener.minuteWord}`,
+        yoursToWrite(said.opener.minuteWord, set.type.small.sizeMm),
+      ]
+    }),
+  )
+  const made = table(
+    set,
+    [
+      { title: piece, widthMm: widthMm * 0.62 },
+      { title: usual, widthMm: widthMm * 0.18 },
+      { title: yours, widthMm: widthMm * 0.2 },
+    ],
+    rows,
+  )
+  return [heading(set, said.opener.tick, widthMm), made.head, ...made.rows]
+
+  function yoursToWrite(word: string, sizeMm: number): Block {
+    return { heightMm: 6, draw: () => [line(0, 9, 4.4, 0.25), { kind: 'words', text: word, at: { x: 10, y: 4.2 }, sizeMm, face: 'text', colour: WALNUT }] }
+  }
+}
+
+interface ToTick {
+  readonly named: number
+  readonly minutes: number
+  readonly where: 'class' | 'home' | 'either'
+}
+
+/** An exercise that is done half at home is ticked twice. */
+function piecesToTick({ exercise, pieces, minutes }: WorkedExercise): readonly ToTick[] {
+  const home = (exercise.homePercent ?? 0) / 100
+  const named = pieces.length
+  if (home <= 0) return [{ named, minutes: minutes.total, where: 'either' }]
+  if (home >= 1) return [{ named, minutes: minutes.total, where: 'home' }]
+  return [
+    { named, minutes: minutes.total * (1 - home), where: 'class' },
+    { named, minutes: minutes.total * home, where: 'home' },
+  ]
+}
+
+function homeAndNext(making: Making, { lesson, number, exercises }: BookLesson, widthMm: number): readonly Block[] {
+  const { set, said, course, lessons, dates } = making
+  const home = course.filter((one) => lesson.exercises.includes(one.id)).reduce((sum, one) => sum + one.homeMinutes, 0)
+  const marked = exercises.some((one) => (one.exercise.marks ?? one.assigned.document.marks) === 'every-hole')
+  const last = datesOf(making, lesson.id).at(-1)
+  const next = lessons.find((one) => one.number === number + 1)
+  const nextOn = next ? datesOf(making, next.lesson.id)[0] : undefined
+  const between =
+    dates && last !== undefined ? dates.laid.days.filter((one) => one.kind !== 'lesson' && one.on > last && (nextOn === undefined || one.on < nextOn)) : []
+  return [
+    ...(home >= 1 ? [heading(set, said.opener.home(Math.round(home)), widthMm), text(set, said.opener.homeHow, widthMm, { afterMm: 1 })] : []),
+    ...(marked ? [hint(set, said.opener.ifWell, widthMm), gap(2)] : []),
+    ...between.flatMap((one): readonly Block[] => [
+      text(set, `**${one.kind === 'off' ? said.opener.noClass(dayInWords(one.on, said), one.why) : said.opener.catchUp(dayInWords(one.on, said))}**`, widthMm, {
+        afterMm: 2,
+      }),
+    ]),
+    ...(next
+      ? [
+          heading(set, said.opener.next(nextOn === undefined ? null : dayInWords(nextOn, said), next.lesson.title), widthMm),
+          text(set, bring(making, number, next), widthMm),
+        ]
+      : [heading(set, said.opener.afterThis, widthMm)]),
+  ]
+}
+
+/** Threads and needles that have not lain on the table yet. */
+function bring({ said, lessons, sampler }: Making, number: number, next: BookLesson): string {
+  const language = sampler.brief.language ?? 'en'
+  const before = lessons.filter((one) => one.number <= number).flatMap((one) => one.exercises.flatMap((done) => done.threads))
+  const seen = new Set(before.flatMap((one) => [one.thread.id as string, needleKey(one.needle.value)]))
+  const fresh = next.exercises.flatMap((done) => done.threads)
+  const threads = [...new Map(fresh.filter((one) => !seen.has(one.thread.id)).map((one) => [one.thread.id, one.thread.colour.name])).values()]
+  const needles = [
+    ...new Map(
+      fresh.filter((one) => !seen.has(needleKey(one.needle.value))).map((one) => [needleKey(one.needle.value), needleIn(one.needle.value, language)]),
+    ).values(),
+  ]
+  const things = [...threads, ...needles]
+  return things.length === 0 ? said.opener.bringNothing : said.opener.bring(listInWords(things))
+}

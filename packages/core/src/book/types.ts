@@ -1,0 +1,49 @@
+/** What a learner's book is made from. */
+import type { CourseOnDates } from '../calendar/index.ts'
+import type { WorkedExercise } from '../exercise/index.ts'
+import type { Kit } from '../kit/index.ts'
+import type { CourseItem } from '../order/index.ts'
+import type { Lesson, Sampler } from '../sampler/index.ts'
+import type { MeasureText, PageSize } from '../sheets/index.ts'
+import type { Hand } from '../steps/index.ts'
+import type { Setting } from './blocks.ts'
+import type { BookWords } from './book-words.ts'
+import type { BookForm } from './grid.ts'
+
+export interface BookOrder {
+  readonly sampler: Sampler
+  /** All that is worked, as whoever the book is for works it; in any order. */
+  readonly done: readonly WorkedExercise[]
+  readonly course: readonly CourseItem[]
+  readonly kit: Kit
+  /** The class's dates; none where it has none. */
+  readonly dates: CourseOnDates | null
+  /** Whose book it is; a line to write on where it is nobody's yet. */
+  readonly owner: string | null
+  readonly hand: Hand
+  readonly page: PageSize
+  /** Roomy, and compact by itself where that would be too many pages, unless it is said. */
+  readonly form?: BookForm | undefined
+  /** Told in the foot; years, months and days. */
+  readonly version: string | null
+  readonly printed: string
+  readonly measure: MeasureText
+}
+
+/** A lesson with all that is said of it. */
+export interface BookLesson {
+  readonly lesson: Lesson
+  /** From 1. */
+  readonly number: number
+  readonly exercises: readonly WorkedExercise[]
+}
+
+/** One book being made: the order with what all its parts share. */
+export interface Making extends BookOrder {
+  readonly form: BookForm
+  readonly said: BookWords
+  readonly set: Setting
+  readonly lessons: readonly BookLesson[]
+  /** Letters by exercise, as on the pattern. */
+  readonly letters: ReadonlyMap<string, string>
+}

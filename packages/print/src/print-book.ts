@@ -1,0 +1,56 @@
+/** A sampler, with its class's dates, to the PDF of a learner's book. */
+import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
+import { type Book, type BookForm, makeBook } from '@lemmata/core/book'
+import { courseOnDates } from '@lemmata/core/calendar'
+import type { ClassCalendar, Learner } from '@lemmata/core/classes'
+import { forLearner, workSampler } from '@lemmata/core/exercise'
+import { planKit } from '@lemmata/core/kit'
+import { courseOf } from '@lemmata/core/order'
+import type { Sampler } from '@lemmata/core/sampler'
+import type { PageSize } from '@lemmata/core/sheets'
+import { makeMeasure, writePdf } from './write-pdf.ts'
+
+export interface BookPrint {
+  readonly sampler: Sampler
+  /** The class's; none where it has no dates. */
+  readonly calendar?: ClassCalendar | undefined
+  /** Whose book it is; the class's without. */
+  readonly learner?: Learner | undefined
+  readonly page: PageSize
+  /** Left out: the learner's own, else the right. */
+  readonly hand?: 'right' | 'left' | undefined
+  readonly form?: BookForm | undefined
+  readonly version?: string | undefined
+  readonly made: Date
+}
+
+export async function printBook(order: BookPrint): Promise<Result<Uint8Array>> {
+  const laid = layBook(order)
+  if (!laid.ok) return laid
+  const { value: book } = laid
+  const pages = function* () {
+    for (let index = 0; index < book.pages + book.patternPages; index += 1) yield book.drawPage(index)
+  }
+  const info = { title: order.sampler.name, made: order.made, language: order.sampler.brief.language, outline: book.outline }
+  return success(await writePdf(pages(), info), laid.problems)
+}
+
+export function layBook(order: BookPrint): Result<Book> {
+  const { learner } = order
+  const { sampler, problems: passedOver } = learner ? forLearner(order.sampler, learner) : { sampler: order.sampler, problems: [] }
+  const { done, problems } = workSampler(sampler)
+  const all: readonly Problem[] = [...passedOver, ...problems]
+  const taught = new Set(sampler.lessons.flatMap((one) => one.exercises))
+  if (!done.some((one) => taught.has(one.exercise.id))) return failure(error('print.no-lessons', ['lessons']), ...all)
+  const course = courseOf(done)
+  const book = makeBook({
+    ...{ sampler, done, course, kit: planKit(sampler, done) },
+    dates: order.calendar ? courseOnDates(sampler, order.calendar, course) : null,
+    owner: learner?.name ?? null,
+    hand: order.hand ?? learner?.hand ?? 'right',
+    ...{ page: order.page, form: order.form, version: order.version ?? null },
+    printed: order.made.toISOString().slice(0, 10),
+    measure: makeMeasure(),
+  })
+  return success(book, all)
+}
