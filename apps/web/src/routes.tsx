@@ -27,6 +27,7 @@ export const router = createBrowserRouter([
               { path: 'thread', lazy: async () => ({ Component: (await import('./thread/ThreadStage.tsx')).ThreadStage }) },
               { path: 'kit', lazy: async () => ({ Component: (await import('./kit/KitPage.tsx')).KitPage }) },
               { path: 'calendar', lazy: async () => ({ Component: (await import('./calendar/CalendarStage.tsx')).CalendarStage }) },
+              { path: 'teach/:lesson?/:leaf?', lazy: async () => ({ Component: (await import('./teach/TeachPage.tsx')).TeachPage }) },
               { path: 'sheets', lazy: async () => ({ Component: (await import('./sheets/SheetsStage.tsx')).SheetsStage }) },
             ],
           },

@@ -8,6 +8,7 @@ import { counted } from '@lemmata/core/units'
 import { Button, Checkbox, DatePicker } from 'antd'
 import dayjs from 'dayjs'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { KnotGlyph } from '../look/Glyphs.tsx'
 import { Field, NumberField } from '../sampler/fields.tsx'
 import { edit, editClass } from '../store/index.ts'
@@ -49,6 +50,9 @@ export function LessonCard({ sampler, course, on, lesson, onClose }: Props) {
           ×
         </Button>
       </div>
+      <Link to={`../teach/${lesson.id}/0`} relative="path" className="teach-link">
+        Teach this lesson
+      </Link>
       {said.length > 0 && (
         <div className="card-problems">
           {said.map((one) => (

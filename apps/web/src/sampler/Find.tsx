@@ -46,7 +46,7 @@ export function Find({ id, sampler, stages }: Props) {
     else if (kind === 'stage') go(what)
     else if (what === 'undo') undo()
     else if (what === 'redo') redo()
-    else if (what === 'kit') go('kit')
+    else if (what === 'kit' || what === 'teach') go(what)
     else void navigate(what === 'stores' ? '/stores' : '/')
   }
   return (

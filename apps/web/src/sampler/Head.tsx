@@ -2,7 +2,7 @@
 import type { Sampler } from '@lemmata/core/sampler'
 import { Button, Dropdown } from 'antd'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useLocation, useNavigate } from 'react-router'
 import { NameDialog } from '../look/NameDialog.tsx'
 import { RedoGlyph, UndoGlyph } from '../look/Glyphs.tsx'
 import { canTakeBack, edit, redo, undo, useAppSelector } from '../store/index.ts'
@@ -23,6 +23,7 @@ interface Props {
 export function Head({ id, sampler, stages }: Props) {
   const canUndo = useAppSelector((state) => canTakeBack(state, 'undo'))
   const canRedo = useAppSelector((state) => canTakeBack(state, 'redo'))
+  const location = useLocation()
   return (
     <header className="head">
       <a className="skip" href="#stage">
@@ -41,6 +42,9 @@ export function Head({ id, sampler, stages }: Props) {
       <div className="head-acts">
         <Button onClick={undo} disabled={!canUndo} aria-label="Undo" title="Undo (Ctrl+Z)" icon={<UndoGlyph />} />
         <Button onClick={redo} disabled={!canRedo} aria-label="Redo" title="Redo (Ctrl+Shift+Z)" icon={<RedoGlyph />} />
+        <Link to={`/samplers/${id}/teach`} state={{ from: location.pathname }} className="teach-link" title="Teach, full screen (P)">
+          Teach
+        </Link>
         <Find id={id} sampler={sampler} stages={stages} />
         <Shortcuts />
         <AccountMenu />

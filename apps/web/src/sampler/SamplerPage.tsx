@@ -133,6 +133,18 @@ function Work({ open }: { open: OpenSampler }) {
     },
     { enableOnFormTags: true },
   )
+  useHotkeys('p', () => void navigate(`/samplers/${open.id}/teach`, { state: { from: location.pathname } }), { enabled: stage !== 'teach' })
+  // It stands over everything: nothing of the rest is to be seen, or come to by Tab.
+  if (stage === 'teach')
+    return (
+      <WorkedContext value={worked}>
+        <main id="stage">
+          <PanelBoundary name="Teaching">
+            <Outlet context={sampler} />
+          </PanelBoundary>
+        </main>
+      </WorkedContext>
+    )
   return (
     <WorkedContext value={worked}>
       <div className="work">

@@ -46,6 +46,7 @@ export function entriesOf(sampler: Sampler, stages: readonly StageState[]): read
     ...stages.map((stage): Entry => ({ value: `stage ${stage.id}`, label: stage.name, what: 'stage', words: stage.name })),
     act('undo', 'Undo'),
     act('redo', 'Redo'),
+    act('teach', 'Teach, on the whole screen'),
     act('kit', 'Kit and cut list'),
     act('stores', 'Stores'),
     act('shelf', 'Back to the shelf'),

@@ -21,9 +21,13 @@ export interface Page {
   readonly notice: () => string | null
 }
 
-export function openPage(sampler: Sampler, stage: ReactNode): Page {
-  store.dispatch(samplerOpened({ answer: { id: `s${Math.random()}`, revision: 1, document: sampler, printedRevision: null }, pending: [] }))
-  const router = createMemoryRouter([{ path: '/', element: <Open />, children: [{ index: true, element: stage }] }])
+/** `path`: of a stage that reads its address, below the sampler's own: `teach/:lesson?`. */
+export function openPage(sampler: Sampler, stage: ReactNode, path?: string): Page {
+  const id = `s${Math.random()}`
+  store.dispatch(samplerOpened({ answer: { id, revision: 1, document: sampler, printedRevision: null }, pending: [] }))
+  const child = path === undefined ? { index: true as const, element: stage } : { path: `samplers/:id/${path}`, element: stage }
+  const at = path === undefined ? '/' : `/samplers/${id}/${path.split('/')[0] ?? ''}`
+  const router = createMemoryRouter([{ path: '/', element: <Open />, children: [child] }], { initialEntries: [at] })
   render(
     <Provider store={store}>
       <App>

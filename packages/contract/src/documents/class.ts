@@ -1,5 +1,5 @@
 /** A class: the people who work a sampler, and what each has chosen. */
-import type { ClassCalendar, ClassDocument, Learner, LearnerChoice, MovedLesson, Rhythm } from '@lemmata/core/classes'
+import type { ClassCalendar, ClassDocument, Learner, LearnerChoice, LessonNote, MovedLesson, Rhythm } from '@lemmata/core/classes'
 import { z } from 'zod'
 import { markStyle, parameters, strandCount } from './exercise.ts'
 import { id, isoDate, recordOf, shortText } from './primitives.ts'
@@ -67,6 +67,20 @@ function isZone(given: string): boolean {
   }
 }
 
+const noted = z.string().trim().min(1).max(400)
+export const lessonNote = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('question'), lesson: id, on: isoDate, asked: noted, answer: z.string().trim().max(1000) }),
+  z.object({
+    ...{ kind: z.literal('vote'), lesson: id, on: isoDate, about: noted },
+    ways: z
+      .array(z.object({ name: z.string().trim().min(1).max(120), votes: z.number().int().min(0).max(1000) }))
+      .min(2)
+      .max(6),
+  }),
+]) satisfies z.ZodType<LessonNote>
+/** Of a course taught many times over. */
+const MOST_NOTES = 2000
+
 export const classDocument = z
   .object({
     format: z.literal('lemmata-class'),
@@ -75,6 +89,9 @@ export const classDocument = z
     sampler: z.uuid().optional(),
     learners: z.array(learner).max(MOST_LEARNERS, `these are more than ${MOST_LEARNERS} learners, the most that one class holds; divide it`).default([]),
     calendar: calendar.optional(),
+    notes: recordOf(id, lessonNote)
+      .refine((given) => Object.keys(given).length <= MOST_NOTES, { error: `a class keeps at most ${MOST_NOTES} notes` })
+      .optional(),
   })
   .superRefine(({ learners }, context) => {
     for (const [index, one] of learners.entries())

@@ -1,7 +1,7 @@
 /** Operations on a class as they arrive: one schema a kind; the compiler asks for every kind that core knows. */
 import type { ClassOperation, SingleClassOperation } from '@lemmata/core/classes'
 import { z } from 'zod'
-import { calendar, calendarSettings, dayOffReason, learner, learnerChoice, movedLesson } from '../documents/class.ts'
+import { calendar, calendarSettings, dayOffReason, learner, learnerChoice, lessonNote, movedLesson } from '../documents/class.ts'
 import { id, isoDate, shortText } from '../documents/primitives.ts'
 
 const place = z.number().int().min(0).max(1000)
@@ -24,6 +24,7 @@ const SCHEMAS = {
   'move-date': z.object({ kind: z.literal('move-date'), lesson: id, to: movedLesson.nullable() }),
   'set-calendar': z.object({ kind: z.literal('set-calendar'), calendar: calendar.nullable() }),
   'set-day-off': z.object({ kind: z.literal('set-day-off'), on: isoDate, why: dayOffReason.nullable() }),
+  'set-note': z.object({ kind: z.literal('set-note'), id, note: lessonNote.nullable() }),
   choose: z.object({
     kind: z.literal('choose'),
     learner: id,

@@ -4,6 +4,7 @@
  * pattern at the end, which is never bound.
  */
 import { type Drawing, moveItems, type DrawingItem } from '../drawing/index.ts'
+import { taughtLessons } from '../plan/index.ts'
 import { letterOf, makePattern, PAGE_SIZES, WALNUT, words } from '../sheets/index.ts'
 import { teachingOrder } from '../sampler/index.ts'
 import { beforeYouBegin } from './before.ts'
@@ -92,11 +93,7 @@ function* layOut(order: BookOrder, form: BookForm): Generator<number, LaidOut> {
 }
 
 function makingOf(order: BookOrder, form: BookForm): Making {
-  const byId = new Map(order.done.map((one) => [one.exercise.id as string, one]))
-  const lessons = order.sampler.lessons
-    .map((lesson) => ({ lesson, exercises: lesson.exercises.flatMap((id) => byId.get(id) ?? []) }))
-    .filter((one) => one.exercises.length > 0)
-    .map((one, index) => ({ ...one, number: index + 1 }))
+  const lessons = taughtLessons(order.sampler, order.done)
   const letters = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id as string, letterOf(index)]))
   return { ...order, form, said: BOOK_WORDS[order.sampler.brief.language ?? 'en'], set: { type: typeFor(form), measure: order.measure }, lessons, letters }
 }

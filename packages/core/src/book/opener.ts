@@ -1,12 +1,8 @@
 /** The page for the evening: what one knows already, what is new, where it lies, the key, what to tick, what comes next. */
 import type { WorkedExercise } from '../exercise/index.ts'
-import { stitchIn } from '../language/index.ts'
-import { motionsOf, restsOn, restsOnBase, taughtMotions } from '../order/index.ts'
-import { WALNUT } from '../sheets/index.ts'
-import type { Motion } from '../work/index.ts'
-import { listInWords } from '../units/index.ts'
-import { needleKey } from '../materials/index.ts'
-import { needleIn } from '../language/index.ts'
+import { needleIn, stitchIn } from '../language/index.ts'
+import { lessonStory } from '../plan/index.ts'
+import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
 import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from './blocks.ts'
 import { keyTable } from './key-rows.ts'
 import { exercisePicture, thumbnail } from './pictures.ts'
@@ -70,47 +66,26 @@ function hoursOf(begins: string, minutes: number): [string, string] {
 /** At most so many are told of: who has more to remember has nothing to begin with. */
 const MOST_KNOWN = 2
 
-function known(making: Making, { lesson, exercises }: BookLesson, widthMm: number): readonly Block[] {
+function known(making: Making, { lesson }: BookLesson, widthMm: number): readonly Block[] {
   const { set, said, course, lessons, letters } = making
-  const [rests, bases] = [restsOn(course), restsOnBase(course)]
-  const motionsBy = new Map<string, Set<Motion>>()
-  for (const { exercise } of exercises) {
-    const base = bases.get(exercise.id)?.on
-    if (base) motionsBy.set(base, motionsBy.get(base) ?? new Set())
-    for (const { on, motion } of rests.get(exercise.id) ?? []) motionsBy.set(on, (motionsBy.get(on) ?? new Set()).add(motion))
-  }
-  const earlier = lessons.filter((one) => one.lesson.id !== lesson.id && one.number < numberOf(making, lesson.id))
-  const found = earlier.flatMap(({ number, exercises: taught }) => taught.filter((one) => motionsBy.has(one.exercise.id)).map((done) => ({ number, done })))
-  const byMotions = [...found].sort((a, b) => (motionsBy.get(b.done.exercise.id)?.size ?? 0) - (motionsBy.get(a.done.exercise.id)?.size ?? 0))
-  // Where it rests on nothing before, the hands begin with what they did last.
-  const last = earlier.at(-1)
-  const shown = byMotions.length > 0 || !last?.exercises[0] ? byMotions.slice(0, MOST_KNOWN) : [{ number: last.number, done: last.exercises[0] }]
+  const shown = lessonStory(lessons, course, lesson.id).known.slice(0, MOST_KNOWN)
   const [first] = shown
   if (!first) return []
   const picture = 34
-  const rows = shown.map(({ number, done }): Block => {
+  const rows = shown.map(({ lesson: number, done, motions }): Block => {
     const stitch = stitchIn(done.assigned.document, done.assigned.language)
-    const motions = said.motions(taughtMotions([...(motionsBy.get(done.exercise.id) ?? [])]))
-    return beside(
-      [0, exercisePicture(done, picture, 12)],
-      [picture + 4, text(set, said.opener.knownOf(stitch, letters.get(done.exercise.id) ?? '', number, motions), widthMm - picture - 4, { afterMm: 1.5 })],
-    )
+    const told = said.opener.knownOf(stitch, letters.get(done.exercise.id) ?? '', number, said.motions(motions))
+    return beside([0, exercisePicture(done, picture, 12)], [picture + 4, text(set, told, widthMm - picture - 4, { afterMm: 1.5 })])
   })
   const warm = text(set, said.opener.warmUp(stitchIn(first.done.assigned.document, first.done.assigned.language)), widthMm, { afterMm: 3 })
   return [heading(set, said.opener.known, widthMm), ...rows, warm]
 }
 
-const numberOf = ({ lessons }: Making, lesson: string): number => lessons.find((one) => one.lesson.id === lesson)?.number ?? 0
-
-function fresh(making: Making, { lesson, exercises }: BookLesson, widthMm: number): readonly Block[] {
-  const { set, said, lessons, letters } = making
-  const before = new Set(lessons.filter((one) => one.number < numberOf(making, lesson.id)).flatMap((one) => one.exercises.flatMap(motionsOf)))
-  const lines = exercises.map((done) => {
-    const motions = motionsOf(done).filter((one) => !before.has(one))
-    for (const one of motions) before.add(one)
+function fresh(making: Making, { lesson }: BookLesson, widthMm: number): readonly Block[] {
+  const { set, said, lessons, course, letters } = making
+  const lines = lessonStory(lessons, course, lesson.id).fresh.map(({ done, motions, isFirstOfAll }) => {
     const stitch = stitchIn(done.assigned.document, done.assigned.language)
-    const isFirst = lesson.id === lessons[0]?.lesson.id && done === exercises[0]
-    const told = motions.length > 0 ? said.motions(taughtMotions(motions)) : isFirst ? said.opener.firstOfAll : said.opener.nothingNew
+    const told = motions.length > 0 ? said.motions(motions) : isFirstOfAll ? said.opener.firstOfAll : said.opener.nothingNew
     return text(set, said.opener.freshOf(done.exercise.name, letters.get(done.exercise.id) ?? '', stitch, told), widthMm, { afterMm: 0.8 })
   })
   return [heading(set, said.opener.fresh, widthMm), ...lines]
@@ -188,24 +163,15 @@ function homeAndNext(making: Making, { lesson, number, exercises }: BookLesson, 
     ...(next
       ? [
           heading(set, said.opener.next(nextOn === undefined ? null : dayInWords(nextOn, said), next.lesson.title), widthMm),
-          text(set, bring(making, number, next), widthMm),
+          text(set, bring(making, next), widthMm),
         ]
       : [heading(set, said.opener.afterThis, widthMm)]),
   ]
 }
 
 /** Threads and needles that have not lain on the table yet. */
-function bring({ said, lessons, sampler }: Making, number: number, next: BookLesson): string {
-  const language = sampler.brief.language ?? 'en'
-  const before = lessons.filter((one) => one.number <= number).flatMap((one) => one.exercises.flatMap((done) => done.threads))
-  const seen = new Set(before.flatMap((one) => [one.thread.id as string, needleKey(one.needle.value)]))
-  const fresh = next.exercises.flatMap((done) => done.threads)
-  const threads = [...new Map(fresh.filter((one) => !seen.has(one.thread.id)).map((one) => [one.thread.id, one.thread.colour.name])).values()]
-  const needles = [
-    ...new Map(
-      fresh.filter((one) => !seen.has(needleKey(one.needle.value))).map((one) => [needleKey(one.needle.value), needleIn(one.needle.value, language)]),
-    ).values(),
-  ]
-  const things = [...threads, ...needles]
-  return things.length === 0 ? said.opener.bringNothing : said.opener.bring(listInWords(things))
+function bring({ said, lessons, course, sampler }: Making, next: BookLesson): string {
+  const { newThreads, newNeedles } = lessonStory(lessons, course, next.lesson.id)
+  const things = [...newThreads.map((one) => one.colour.name), ...newNeedles.map((one) => needleIn(one, sampler.brief.language ?? 'en'))]
+  return things.length === 0 ? said.opener.bringNothing : said.opener.bring(SHEET_WORDS[sampler.brief.language ?? 'en'].list(things))
 }

@@ -3,7 +3,8 @@ import type { CourseOnDates } from '../calendar/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { Kit } from '../kit/index.ts'
 import type { CourseItem } from '../order/index.ts'
-import type { Lesson, Sampler } from '../sampler/index.ts'
+import type { TaughtLesson } from '../plan/index.ts'
+import type { Sampler } from '../sampler/index.ts'
 import type { MeasureText, PageSize } from '../sheets/index.ts'
 import type { Hand } from '../steps/index.ts'
 import type { Setting } from './blocks.ts'
@@ -30,13 +31,7 @@ export interface BookOrder {
   readonly measure: MeasureText
 }
 
-/** A lesson with all that is said of it. */
-export interface BookLesson {
-  readonly lesson: Lesson
-  /** From 1. */
-  readonly number: number
-  readonly exercises: readonly WorkedExercise[]
-}
+export type BookLesson = TaughtLesson
 
 /** One book being made: the order with what all its parts share. */
 export interface Making extends BookOrder {

@@ -18,8 +18,8 @@ export interface LessonMinutes {
 }
 
 /** Stand and open the hands each half hour or so (materials of ergonomics, 2 to 5 minutes): one break of five for each full 45 minutes. */
-const BREAK_EACH = 45
-const BREAK = 5
+export const BREAK_EACH = 45
+export const BREAK = 5
 
 export function lessonMinutes(
   lesson: { readonly id: LessonId; readonly exercises: readonly string[] },

@@ -1,7 +1,7 @@
 /** Edits of a class: made, refused, and taken back to the byte. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyClassOperation, type ClassCalendar, type ClassDocument, type ClassOperation, invertClassOperation, newClass } from './index.ts'
+import { applyClassOperation, type ClassCalendar, type ClassDocument, type ClassOperation, invertClassOperation, type LessonNote, newClass } from './index.ts'
 
 const after = (one: ClassDocument, ...operations: ClassOperation[]): ClassDocument =>
   operations.reduce((now, operation) => {
@@ -70,6 +70,29 @@ describe('a choice', () => {
   })
 })
 
+const question = (asked: string): LessonNote => ({ kind: 'question', lesson: 'l1', on: '2027-01-14', asked, answer: '' })
+
+describe('what came up in a lesson', () => {
+  it('is kept, changed and taken out again; the last one leaves nothing behind', () => {
+    const asked = after(thursdays, { kind: 'set-note', id: 'n1', note: question('Why does it curl?') })
+    expect(asked.notes).toEqual({ n1: question('Why does it curl?') })
+    const vote: LessonNote = {
+      kind: 'vote',
+      lesson: 'l1',
+      on: '2027-01-14',
+      about: 'Which rope?',
+      ways: [
+        { name: 'stem', votes: 4 },
+        { name: 'outline', votes: 6 },
+      ],
+    }
+    const both = after(asked, { kind: 'set-note', id: 'n2', note: vote })
+    expect(both.notes?.n2).toEqual(vote)
+    const without = after(after(both, { kind: 'set-note', id: 'n1', note: null }), { kind: 'set-note', id: 'n2', note: null })
+    expect(JSON.stringify(without)).toBe(JSON.stringify(thursdays))
+  })
+})
+
 describe('any history of a class', () => {
   const id = fc.constantFrom('ida', 'ben', 'cy')
   const exercise = fc.constantFrom('e1', 'e2')
@@ -107,6 +130,9 @@ describe('any history of a class', () => {
     fc
       .tuple(fc.constantFrom('l1', 'l2'), fc.option(fc.record({ on: fc.constant('2027-01-22'), follow: fc.boolean() })))
       .map(([lesson, to]): ClassOperation => ({ kind: 'move-date', lesson, to })),
+    fc
+      .tuple(fc.constantFrom('n1', 'n2', 'n3'), fc.option(fc.constantFrom('Why?', 'How?')))
+      .map(([note, asked]): ClassOperation => ({ kind: 'set-note', id: note, note: asked === null ? null : question(asked) })),
     fc.string({ minLength: 1, maxLength: 8 }).map((name): ClassOperation => ({ kind: 'rename-class', name })),
   )
   const any = fc.oneof(

@@ -2,7 +2,7 @@
  * A class: the people who work a sampler, beside it and never in it. What they choose hangs on the ids of exercises,
  * so that it outlives every change of order.
  */
-import type { ExerciseId, LearnerId, SamplerId, StitchId, ThreadId } from '../base/index.ts'
+import type { ExerciseId, LearnerId, LessonId, SamplerId, StitchId, ThreadId } from '../base/index.ts'
 import type { ClassCalendar } from './calendar.ts'
 import type { MarkStyle } from '../sampler/index.ts'
 
@@ -26,6 +26,17 @@ export interface Learner {
   readonly choices: Readonly<Record<ExerciseId, LearnerChoice>>
 }
 
+/** What came up when a lesson was taught: kept with it, so that it is there when it is taught again. */
+export type LessonNote =
+  | { readonly kind: 'question'; readonly lesson: LessonId; readonly on: string; readonly asked: string; readonly answer: string }
+  /** Ways that were shown, and how many chose each. */
+  | { readonly kind: 'vote'; readonly lesson: LessonId; readonly on: string; readonly about: string; readonly ways: readonly WayVoted[] }
+
+export interface WayVoted {
+  readonly name: string
+  readonly votes: number
+}
+
 export interface ClassDocument {
   readonly format: 'lemmata-class'
   readonly version: 1
@@ -34,6 +45,8 @@ export interface ClassDocument {
   readonly sampler?: SamplerId | undefined
   readonly learners: readonly Learner[]
   readonly calendar?: ClassCalendar | undefined
+  /** By an id of their own. */
+  readonly notes?: Readonly<Record<string, LessonNote>> | undefined
 }
 
 export function newClass(name: string, sampler?: SamplerId): ClassDocument {

@@ -44,8 +44,9 @@ export const CALENDAR_FIELDS = fieldOrder<ClassCalendar>({
 })
 
 function withCalendar(one: ClassDocument, calendar: ClassCalendar | undefined): ClassDocument {
-  const { calendar: _was, ...rest } = one
-  return calendar ? { ...rest, calendar } : rest
+  // In the order in which a class is written, so that what is taken back is as it was, to the byte.
+  const { calendar: _was, notes, ...rest } = one
+  return { ...rest, ...(calendar ? { calendar } : {}), ...(notes ? { notes } : {}) }
 }
 
 const none = () => refused('class.no-calendar')

@@ -7,9 +7,20 @@ import { type ChangeLearner, changeLearner } from './change-learner.ts'
 import { type Choose, choose } from './choose.ts'
 import { type RemoveLearner, removeLearner } from './remove-learner.ts'
 import { type RenameClass, renameClass } from './rename-class.ts'
+import { type SetNote, setNote } from './set-note.ts'
 import type { ClassTools } from './tools.ts'
 
-export type SingleClassOperation = AddLearner | ChangeCalendar | ChangeLearner | Choose | MoveDate | RemoveLearner | RenameClass | SetCalendar | SetDayOff
+export type SingleClassOperation =
+  | AddLearner
+  | ChangeCalendar
+  | ChangeLearner
+  | Choose
+  | MoveDate
+  | RemoveLearner
+  | RenameClass
+  | SetCalendar
+  | SetDayOff
+  | SetNote
 export type ClassOperation = SingleClassOperation | Batch<ClassOperation>
 
 const TOOLS: { readonly [Kind in SingleClassOperation['kind']]: ClassTools<Extract<SingleClassOperation, { readonly kind: Kind }>> } = {
@@ -22,6 +33,7 @@ const TOOLS: { readonly [Kind in SingleClassOperation['kind']]: ClassTools<Extra
   'rename-class': renameClass,
   'set-calendar': setCalendar,
   'set-day-off': setDayOff,
+  'set-note': setNote,
 }
 
 /** The tools of the operation's own kind: the table gives each kind tools for that kind only. */
