@@ -14,6 +14,7 @@ import { DatesDialog } from './DatesDialog.tsx'
 import { behindInWords, LessonCard } from './LessonCard.tsx'
 import { dayWords, LessonRows } from './LessonRows.tsx'
 import { MonthView } from './MonthView.tsx'
+import { RehearseDialog } from './RehearseDialog.tsx'
 import { type DatedCourse, useCalendar } from './use-calendar.ts'
 
 export function CalendarStage() {
@@ -28,6 +29,7 @@ export function CalendarStage() {
   const [held, setHeld] = useState<string | null>(null)
   const [dating, setDating] = useState(false)
   const [sharing, setSharing] = useState(false)
+  const [rehearsing, setRehearsing] = useState(false)
   const lesson = on.lessons.find((one) => one.id === held)
   const begin = async (): Promise<void> => {
     if (await group.ensure()) {
@@ -87,6 +89,9 @@ export function CalendarStage() {
               Date all again
             </Button>
           )}
+          <Button onClick={() => setRehearsing(true)} disabled={!worked.complete}>
+            Rehearse
+          </Button>
           {own && <Button onClick={() => setSharing(true)}>Subscribe</Button>}
           <Button
             onClick={() => downloadText(`${sampler.name}.ics`, classCalendarFile(sampler, on.calendar, group.open?.id ?? id, new Date()), 'text/calendar')}
@@ -114,6 +119,7 @@ export function CalendarStage() {
         </div>
         {lesson && <LessonCard key={lesson.id} {...{ sampler, course, on, lesson }} onClose={() => setHeld(null)} />}
       </div>
+      {rehearsing && <RehearseDialog sampler={sampler} course={course} on={on} onClose={() => setRehearsing(false)} />}
       {sharing && group.open && <AddressDialog classId={group.open.id} onClose={() => setSharing(false)} />}
       {dating && own && <DatesDialog calendar={own} onClose={() => setDating(false)} />}
     </div>

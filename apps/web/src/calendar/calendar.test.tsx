@@ -7,10 +7,11 @@ import { act, fireEvent, screen, within } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { classClosed, classOpened } from '../store/class.ts'
 import { editClass, store, undo } from '../store/index.ts'
-import { closePage, openPage, type } from '../testing/page.tsx'
+import { choose, closePage, openPage, type } from '../testing/page.tsx'
 import { DatesDialog } from './DatesDialog.tsx'
 import { LessonCard } from './LessonCard.tsx'
 import { LessonRows } from './LessonRows.tsx'
+import { RehearseDialog } from './RehearseDialog.tsx'
 import { type DatedCourse, onDates } from './use-calendar.ts'
 import { courseNow } from '../order/use-course.ts'
 import { useWorked } from '../compute/use-worked.ts'
@@ -161,3 +162,28 @@ function Dialog() {
   const calendar = useAppSelector((state) => state.class.open?.document.calendar)
   return calendar ? <DatesDialog calendar={calendar} onClose={() => undefined} /> : null
 }
+
+function Rehearsed() {
+  const now = useSampler()
+  const { course } = courseNow(now, useWorked())
+  return <RehearseDialog sampler={now} course={course} on={onDates(now, weekly, course, '2030-12-01', 'Europe/Oslo')} onClose={() => undefined} />
+}
+
+describe('a rehearsal', () => {
+  it('says how many are done, where most fall behind, and how it would be otherwise', async () => {
+    openPage(sampler, <Rehearsed />)
+    const shares = (): number[] => [...document.querySelectorAll('.rehearsal .share')].map((one) => Number.parseInt(one.textContent ?? '', 10))
+    expect(shares()).toHaveLength(titles.length)
+    const usual = shares()
+    expect(screen.getByRole('status').textContent).toMatch(/^\d+ % have all of it worked a week after the last lesson\./)
+    // All the way to half of the lessons missed: ten steps of five to the right.
+    const missed = screen.getByRole('slider', { name: 'Lessons missed' })
+    for (let step = 0; step < 10; step += 1) fireEvent.keyDown(missed, { key: 'ArrowRight', keyCode: 39, which: 39 })
+    expect(screen.getByText('50 %', { selector: '.quiet' })).toBeTruthy()
+    for (const [at, share] of shares().entries()) expect(share).toBeLessThanOrEqual(usual[at] ?? 0)
+    await choose('Beside it', 'Beside it: one lesson more')
+    expect(screen.getByText(/in place of/).textContent).toContain(`${titles.length + 1} lessons`)
+    await choose('Beside it', 'Beside it: one lesson less')
+    expect(screen.getByText(/in place of/).textContent).toContain(`${titles.length - 1} lessons`)
+  })
+})

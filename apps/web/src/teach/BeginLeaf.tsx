@@ -6,7 +6,7 @@ import { lessonStory } from '@lemmata/core/plan'
 import { listInWords } from '@lemmata/core/units'
 import { Spool } from '../thread/fields.tsx'
 import { ExercisePicture } from './ExercisePicture.tsx'
-import type { Shown } from './TeachPage.tsx'
+import type { Shown } from './shown.ts'
 
 /** More cannot be kept in mind, nor read from the last row. */
 const MOST_KNOWN = 2

@@ -6,7 +6,7 @@ import { courseOf } from '@lemmata/core/order'
 import { lessonStory } from '@lemmata/core/plan'
 import { listInWords } from '@lemmata/core/units'
 import { dayWords } from '../calendar/LessonRows.tsx'
-import type { Shown } from './TeachPage.tsx'
+import type { Shown } from './shown.ts'
 
 export function EndLeaf({ shown: { sampler, lessons, lesson, letters }, group }: { readonly shown: Shown; readonly group: ClassDocument | undefined }) {
   const course = courseOf(lessons.flatMap((one) => one.exercises))

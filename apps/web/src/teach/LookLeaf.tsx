@@ -3,7 +3,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { TARGET_MM } from '@lemmata/core/plan'
 import { formatLength } from '@lemmata/core/units'
 import { ExercisePicture } from './ExercisePicture.tsx'
-import type { Shown } from './TeachPage.tsx'
+import type { Shown } from './shown.ts'
 
 export function LookLeaf({ shown: { sampler, letters }, done }: { readonly shown: Shown; readonly done: WorkedExercise }) {
   const { look, slips = [], cautions = [] } = done.assigned.document

@@ -2,7 +2,7 @@
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { alikeInWords, SHEET_WORDS, threadsAlike } from '@lemmata/core/sheets'
 import { Spool } from '../thread/fields.tsx'
-import type { Shown } from './TeachPage.tsx'
+import type { Shown } from './shown.ts'
 
 export function SettingPanel({ shown: { letters }, of }: { readonly shown: Shown; readonly of: readonly WorkedExercise[] }) {
   return (

@@ -8,7 +8,7 @@ import { HandPicture } from '../stitches/HandPicture.tsx'
 import { type Speed, useHand } from '../stitches/use-hand.ts'
 import { ExercisePicture } from './ExercisePicture.tsx'
 import { readAloud } from './read-aloud.ts'
-import type { Shown, TakeKey } from './TeachPage.tsx'
+import type { Shown, TakeKey } from './shown.ts'
 
 type Side = 'front' | 'back' | 'both'
 const NEXT_SIDE: Readonly<Record<Side, Side>> = { both: 'front', front: 'back', back: 'both' }

@@ -4,7 +4,7 @@
  */
 import type { TaughtLesson } from '@lemmata/core/plan'
 import { taughtLessons } from '@lemmata/core/plan'
-import { type Sampler, teachingOrder } from '@lemmata/core/sampler'
+import { teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { Button } from 'antd'
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
@@ -20,18 +20,9 @@ import { LookLeaf } from './LookLeaf.tsx'
 import { NotesDialog } from './NotesDialog.tsx'
 import { SettingPanel } from './SettingPanel.tsx'
 import { ShowLeaf } from './ShowLeaf.tsx'
+import type { Shown, TakeKey } from './shown.ts'
 import { TeachingTimer } from './TeachingTimer.tsx'
 import { useAwake } from './use-awake.ts'
-
-/** A leaf that has steps of its own takes them before the next leaf is turned to. */
-export type TakeKey = (key: 'on' | 'back' | 'play' | 'side' | 'hand' | 'read') => boolean
-
-export interface Shown {
-  readonly sampler: Sampler
-  readonly lessons: readonly TaughtLesson[]
-  readonly lesson: TaughtLesson
-  readonly letters: ReadonlyMap<string, string>
-}
 
 interface Place {
   readonly lesson: string

@@ -17,6 +17,8 @@ export interface CourseOnDates {
   /** Minutes that a lesson has, and a week at home. */
   readonly room: number
   readonly homeRoom: number
+  /** From a lesson to whatever is next, and at least one after the last. */
+  readonly weeks: (lesson: string) => number
   readonly problems: readonly Problem[]
   readonly forecast: readonly PaceForecast[]
 }
@@ -40,7 +42,7 @@ export function courseOnDates(sampler: Pick<Sampler, 'lessons' | 'brief'>, calen
     return last === undefined || next === undefined ? 1 : Math.max(0, daysBetween(last, next)) / 7
   }
   return {
-    ...{ calendar, lessons, laid, minutes, room, homeRoom },
+    ...{ calendar, lessons, laid, minutes, room, homeRoom, weeks },
     problems: [...laid.problems, ...minutesProblems(minutes, homeRoom)],
     // The room of a lesson on two dates is that of both already.
     forecast: forecast(minutes, { dates: () => 1, homeRoom, weeks }),

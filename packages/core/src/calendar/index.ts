@@ -5,5 +5,7 @@ export { addDays, datesFrom, dayParts, daysBetween, momentsOf, weekdayOf } from 
 export { forecast, PACE, type Pace, type PaceForecast } from './forecast.ts'
 export { type CalendarDay, type DatedLesson, type LaidCalendar, layLessons, nextFree } from './lay-lessons.ts'
 export { homeToFit, type LessonMinutes, lessonMinutes, minutesProblems } from './lesson-minutes.ts'
+export { type DividedLesson, oneLessonLess, oneLessonMore } from './course-variants.ts'
+export { type RehearsedCourse, type RehearsedLesson, type Rehearsal, rehearse, type SimulatedClass } from './rehearse.ts'
 export { type TeachingClock, teachingClock } from './teaching-clock.ts'
 export { CALENDAR_SENTENCES } from './problems.ts'
