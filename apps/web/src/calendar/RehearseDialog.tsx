@@ -94,8 +94,8 @@ export function RehearseDialog({ sampler, course, on, onClose }: Props) {
       {other && (
         <p>
           <b>Beside it:</b> {counted(other.lessons.length, 'lesson')}, and {Math.round(100 * (other.lessons.at(-1)?.finished ?? 1))} % are done at the end in
-          place of {Math.round(100 * (now.lessons.at(-1)?.finished ?? 1))} %; one in ten has more than {behind(other.lessons.at(-1)?.ninth ?? 0)} left in place
-          of {behind(now.lessons.at(-1)?.ninth ?? 0)}.
+          place of {Math.round(100 * (now.lessons.at(-1)?.finished ?? 1))} %; one in ten has more than {Math.round(other.lessons.at(-1)?.ninth ?? 0)} min left,
+          in place of {Math.round(now.lessons.at(-1)?.ninth ?? 0)}.
         </p>
       )}
       <p className="why">
