@@ -26,6 +26,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
                   [--class FILE --learner ID]: as one learner of the class works it
+                  [--bar MM]: what the bar of 50 mm measured on your printer, to correct it by
   book FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--form roomy|compact|large]
                   [--class FILE [--learner ID]]: the learner's book, with the class's dates
 
@@ -93,7 +94,7 @@ interface Call {
 
 /** Said or not, with nothing after them. */
 const SWITCHES = ['moving', 'ics']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'class', 'learner', 'language', 'stores']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'bar', 'class', 'learner', 'language', 'stores']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

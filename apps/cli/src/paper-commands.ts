@@ -7,14 +7,22 @@ import type { Answer } from './command.ts'
 export async function sheet(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const file = readSamplerFile(given)
   if (!file.ok) return file
-  const wanted = sheetRequest.pick({ page: true, hand: true, lesson: true }).safeParse({ page: options.page, hand: options.hand, lesson: options.lesson })
+  const wanted = sheetRequest
+    .pick({ page: true, hand: true, lesson: true, bar: true })
+    .safeParse({ page: options.page, hand: options.hand, lesson: options.lesson, bar: options.bar })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', []))
   const learner = learnerFor(file.value, options)
   if (!learner.ok) return learner
   // Loaded when needed: the other commands start in half the time without it.
   const { printSampler } = await import('@lemmata/print')
-  const printed = await printSampler({ sampler: file.value.sampler, ...wanted.data, ...(learner.value ? { learner: learner.value } : {}), made: new Date() })
+  const printed = await printSampler({
+    sampler: file.value.sampler,
+    ...wanted.data,
+    barMm: wanted.data.bar,
+    ...(learner.value ? { learner: learner.value } : {}),
+    made: new Date(),
+  })
   return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
 }
 
@@ -22,7 +30,9 @@ export async function sheet(given: unknown, options: Readonly<Record<string, str
 export async function book(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const file = readSamplerFile(given)
   if (!file.ok) return file
-  const wanted = bookRequest.pick({ page: true, hand: true, form: true }).safeParse({ page: options.page, hand: options.hand, form: options.form })
+  const wanted = bookRequest
+    .pick({ page: true, hand: true, form: true, bar: true })
+    .safeParse({ page: options.page, hand: options.hand, form: options.form, bar: options.bar })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', []))
   const learner = learnerFor(file.value, options)
@@ -31,7 +41,14 @@ export async function book(given: unknown, options: Readonly<Record<string, stri
   if (group && !group.ok) return group
   const { printBook } = await import('@lemmata/print')
   const whose = learner.value ? { learner: learner.value } : {}
-  const printed = await printBook({ sampler: file.value.sampler, ...wanted.data, ...whose, calendar: group?.value.calendar, made: new Date() })
+  const printed = await printBook({
+    sampler: file.value.sampler,
+    ...wanted.data,
+    barMm: wanted.data.bar,
+    ...whose,
+    calendar: group?.value.calendar,
+    made: new Date(),
+  })
   return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
 }
 

@@ -11,7 +11,17 @@ export type { SamplerFile } from './documents/read.ts'
 export { cutText, storageProblem } from './documents/storable.ts'
 export { type CalendarEntry, calendarFile, classCalendarFile, type DayOff, readDaysOff } from './calendar-file/index.ts'
 export { problemInWords } from './problem-words.ts'
-export { readCsv, readNumber, readStoresTable, storesCsv, type StoresTable, TABLE_COLUMNS, type TableLine, writeStoresTable } from './tables/index.ts'
+export {
+  calendarCsv,
+  readCsv,
+  readNumber,
+  readStoresTable,
+  storesCsv,
+  type StoresTable,
+  TABLE_COLUMNS,
+  type TableLine,
+  writeStoresTable,
+} from './tables/index.ts'
 export { applyClassOperations, applySamplerOperations, applyStoresOperations } from './operations/apply.ts'
 export type { Applied, Refusal, SentOperation } from './operations/apply.ts'
 export { storesOperation } from './operations/stores-operations.ts'

@@ -21,6 +21,8 @@ export interface BookPrint {
   readonly hand?: 'right' | 'left' | undefined
   readonly form?: BookForm | undefined
   readonly version?: string | undefined
+  /** What the check bar measured on the printer, mm: the pattern is corrected by it. */
+  readonly barMm?: number | undefined
   readonly made: Date
 }
 
@@ -51,6 +53,7 @@ export function layBook(order: BookPrint): Result<Book> {
     ...{ page: order.page, form: order.form, version: order.version ?? null },
     printed: order.made.toISOString().slice(0, 10),
     measure: makeMeasure(),
+    barMm: order.barMm,
   })
   return success(book, all)
 }

@@ -37,8 +37,8 @@ interface Grey {
   readonly at: (x: number, y: number) => number
 }
 
-async function print(page: 'a4' | 'letter', given: Sampler = sampler): Promise<string> {
-  const printed = await printSampler({ sampler: given, page, hand: 'right', made: new Date(0) })
+async function print(page: 'a4' | 'letter', given: Sampler = sampler, barMm?: number): Promise<string> {
+  const printed = await printSampler({ sampler: given, page, hand: 'right', barMm, made: new Date(0) })
   if (!printed.ok) throw new Error(sentenceOf(printed.problems))
   const file = join(folder, `${page}-${Math.random()}.pdf`)
   writeFileSync(file, printed.value)
@@ -100,8 +100,20 @@ describe.each(['a4', 'letter'] as const)('%s', (page) => {
   })
 })
 
+describe('for a printer that prints 50 mm as 49.3', () => {
+  it('the marks are drawn further apart by as much, and the heading says so', async () => {
+    const file = await print('a4', sampler, 49.3)
+    const centres = dotsInBestRow(render(file, 1), 5 * (50 / 49.3))
+    expect(centres.length).toBe(20)
+    // 95 x 50 / 49.3 = 96.35; printed by it that is 95 again.
+    expect(Math.abs((centres.at(-1) as number) - (centres[0] as number) - 96.349)).toBeLessThan(0.1)
+    const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
+    expect(text).toContain('for a printer that prints 50 mm as 49.3')
+  })
+})
+
 /** Middles of the dots, mm from the left edge: columns whose ink is taller than the drawn line. */
-function dotsInBestRow(image: Grey): number[] {
+function dotsInBestRow(image: Grey, apartMm = 5): number[] {
   const inked = (x: number, y: number): boolean => image.at(x, y) < 190
   let line = { y: 0, count: 0 }
   for (let y = Math.round(24 * PX_PER_MM); y < 60 * PX_PER_MM; y += 1) {
@@ -123,16 +135,16 @@ function dotsInBestRow(image: Grey): number[] {
       from = -1
     }
   }
-  return withoutArrow(found)
+  return withoutArrow(found, apartMm)
 }
 
 /** The arrow and letter before the start are no dots: keep the run of places about 5 mm apart. */
-function withoutArrow(places: readonly number[]): number[] {
+function withoutArrow(places: readonly number[], apartMm: number): number[] {
   let kept: number[] = []
   let run: number[] = []
   for (const place of places) {
     const last = run.at(-1)
-    if (last === undefined || Math.abs(place - last - 5) < 0.4) run.push(place)
+    if (last === undefined || Math.abs(place - last - apartMm) < 0.4) run.push(place)
     else run = [place]
     if (run.length > kept.length) kept = [...run]
   }

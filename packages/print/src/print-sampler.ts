@@ -15,6 +15,8 @@ export interface PrintOrder {
   readonly lesson?: string | undefined
   /** The sheet as one learner works it; without her, the class's. */
   readonly learner?: Learner | undefined
+  /** What the check bar measured on the printer, mm: the pattern is corrected by it. */
+  readonly barMm?: number | undefined
   readonly made: Date
 }
 
@@ -33,7 +35,7 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
   }
   const title = sheetTitle(lesson, learner, sampler.brief.language)
   const hand = order.hand ?? learner?.hand ?? 'right'
-  const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure() })
+  const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure(), barMm: order.barMm })
   const pdf = await writePdf(pages, {
     title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name,
     made: order.made,

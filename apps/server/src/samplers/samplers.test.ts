@@ -309,5 +309,8 @@ describe('printing', () => {
     const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=nope`)).status).toBe(422)
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?page=a0`)).status).toBe(422)
+    // A bar that measured so little was fitted to the page.
+    expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?bar=40`)).status).toBe(422)
+    expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=l1&bar=49.3`)).status).toBe(200)
   })
 })

@@ -12,8 +12,8 @@ async function print(job: PrintJob): Promise<PrintReply> {
   try {
     const sampler = readSampler(job.document)
     if (!sampler.ok) return { id: job.id, problems: sampler.problems }
-    const { page, hand, learner, as } = job
-    const order = { sampler: sampler.value, page, hand, learner, made: new Date(job.made) }
+    const { page, hand, learner, barMm, as } = job
+    const order = { sampler: sampler.value, page, hand, learner, barMm, made: new Date(job.made) }
     const printed = await (as.kind === 'book' ? printBook({ ...order, ...as }) : printSampler({ ...order, lesson: as.lesson }))
     return printed.ok ? { id: job.id, pdf: printed.value, problems: printed.problems } : { id: job.id, problems: printed.problems }
   } catch (error) {

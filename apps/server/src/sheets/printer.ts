@@ -11,6 +11,7 @@ export interface PrintJob {
   readonly page: 'a4' | 'letter'
   readonly hand: 'right' | 'left' | undefined
   readonly learner: Learner | undefined
+  readonly barMm: number | undefined
   /** The lesson sheet of one lesson or of all, or the whole book. */
   readonly as: { readonly kind: 'sheet'; readonly lesson: string | undefined } | BookJob
   readonly made: string

@@ -14,8 +14,8 @@ export function sheetRoutes(): Router {
     const wanted = parseBody(sheetRequest, request.query)
     const document = documentOf(row)
     const learner = wanted.class !== undefined && wanted.learner !== undefined ? await findLearner(who, wanted.class, wanted.learner) : undefined
-    const { page, hand, lesson } = wanted
-    const pdf = await print({ document, page, hand, learner, as: { kind: 'sheet', lesson }, made: new Date().toISOString() })
+    const { page, hand, lesson, bar: barMm } = wanted
+    const pdf = await print({ document, page, hand, learner, barMm, as: { kind: 'sheet', lesson }, made: new Date().toISOString() })
     // Printing changes no document: only the note of which revision is on paper.
     await row.update({ printedRevision: row.revision })
     send(response, pdf, fileName(document.name))
@@ -23,12 +23,12 @@ export function sheetRoutes(): Router {
   routes.get('/samplers/:id/book.pdf', async (request, response) => {
     const who = principalOf(request)
     const row = await findSampler(who, request.params.id)
-    const { page, hand, form, ...of } = parseBody(bookRequest, request.query)
+    const { page, hand, form, bar: barMm, ...of } = parseBody(bookRequest, request.query)
     const document = documentOf(row)
     const calendar = of.class === undefined ? undefined : classDocumentOf(await findClass(who, of.class)).calendar
     const learner = of.class !== undefined && of.learner !== undefined ? await findLearner(who, of.class, of.learner) : undefined
     const as = { kind: 'book', form, calendar, version: String(row.revision) } as const
-    const pdf = await print({ document, page, hand, learner, as, made: new Date().toISOString() })
+    const pdf = await print({ document, page, hand, learner, barMm, as, made: new Date().toISOString() })
     await row.update({ printedRevision: row.revision })
     send(response, pdf, `${fileName(document.name)} book`)
   })

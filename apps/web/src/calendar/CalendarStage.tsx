@@ -1,5 +1,5 @@
 /** The course on dates: as a list by date or by month, moved by hand or by key, with what each lesson takes and who is where when. */
-import { classCalendarFile } from '@lemmata/contract'
+import { calendarCsv, classCalendarFile } from '@lemmata/contract'
 import { addDays } from '@lemmata/core/calendar'
 import { Button, Segmented, Select } from 'antd'
 import { useState } from 'react'
@@ -98,6 +98,7 @@ export function CalendarStage() {
           >
             Calendar file
           </Button>
+          <Button onClick={() => downloadText(`${sampler.name}.csv`, calendarCsv(on), 'text/csv')}>Table</Button>
         </span>
       </div>
       <div className="stores-body">

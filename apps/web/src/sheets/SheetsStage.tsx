@@ -1,8 +1,8 @@
 /** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
 import { workForLearner } from '@lemmata/core/exercise'
-import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
+import { BAR_RANGE, CHECK_BAR_MM, makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import type { BookForm } from '@lemmata/core/book'
-import { Button, Segmented, Select } from 'antd'
+import { Button, InputNumber, Segmented, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
@@ -14,6 +14,7 @@ import { BookPages } from './BookPages.tsx'
 import { LearnerPanel } from './LearnerPanel.tsx'
 import { measure } from './measure.ts'
 import { PageCanvas } from './PageCanvas.tsx'
+import { useBar } from './use-bar.ts'
 import { useClass } from './use-class.ts'
 
 type Hand = 'right' | 'left'
@@ -27,6 +28,7 @@ export function SheetsStage() {
   const [classHand, setClassHand] = useState<Hand>('right')
   const [paper, setPaper] = useState<'sheet' | 'book'>('sheet')
   const [form, setForm] = useState<BookForm | 'fitting'>('fitting')
+  const [bar, setBar] = useBar()
   const [lesson, setLesson] = useState('')
   const [whose, setWhose] = useState('')
   const [look, setLook] = useState<Look>('two')
@@ -43,20 +45,24 @@ export function SheetsStage() {
     () =>
       own.exercises.length === 0 || paper === 'book'
         ? []
-        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure }).map((one) => ({
-            ...{ widthMm: one.widthMm, heightMm: one.heightMm, draw: () => one },
-          })),
-    [paper, sampler, own, chosen, learner, page, hand],
+        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure, barMm: bar }).map(
+            (one) => ({
+              ...{ widthMm: one.widthMm, heightMm: one.heightMm, draw: () => one },
+            }),
+          ),
+    [paper, sampler, own, chosen, learner, page, hand, bar],
   )
   const asked = new URLSearchParams({
     page,
     hand,
+    ...(bar === CHECK_BAR_MM ? {} : { bar: String(bar) }),
     ...(chosen ? { lesson: chosen.id } : {}),
     ...(group.open && learner ? { class: group.open.id, learner: learner.id } : {}),
   })
   const bookAsked = new URLSearchParams({
     page,
     hand,
+    ...(bar === CHECK_BAR_MM ? {} : { bar: String(bar) }),
     ...(form === 'fitting' ? {} : { form }),
     ...(group.open ? { class: group.open.id } : {}),
     ...(group.open && learner ? { learner: learner.id } : {}),
@@ -147,7 +153,21 @@ export function SheetsStage() {
       </div>
       <div className="stage-scroll sheet-table">
         <div className="sheet-note">
-          <span>Printed at 100 %, every mark lies where it belongs: the check bar and square on each {isBook ? 'pattern sheet' : 'page'} prove it.</span>
+          <span>
+            Printed at 100 %, every mark lies where it belongs: the check bar and square on each {isBook ? 'pattern sheet' : 'page'} prove it. Mine measured{' '}
+            <InputNumber
+              aria-label="The bar of 50 mm measured, mm"
+              size="small"
+              min={BAR_RANGE[0]}
+              max={BAR_RANGE[1]}
+              step={0.1}
+              precision={1}
+              value={bar}
+              onChange={(mm) => mm !== null && setBar(mm)}
+              style={{ width: 74 }}
+            />{' '}
+            mm{bar === CHECK_BAR_MM ? '.' : ': the pattern is drawn so that this printer prints it true.'}
+          </span>
           <Segmented<Look>
             aria-label="The pages are shown"
             value={look}
@@ -167,7 +187,7 @@ export function SheetsStage() {
           hasBook ? (
             <BookPages
               wanted={{
-                ...{ sampler, done: own.exercises, calendar: group.open?.document.calendar, learner, hand, page },
+                ...{ sampler, done: own.exercises, calendar: group.open?.document.calendar, learner, hand, page, barMm: bar },
                 ...{ form: form === 'fitting' ? undefined : form, version: open?.revision ?? 0 },
               }}
               pxPerMm={pxPerMm}

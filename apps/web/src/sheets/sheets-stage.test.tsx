@@ -79,6 +79,18 @@ describe('the PDF', () => {
     expect(address().pathname).toBe(`/api/samplers/${store.getState().sampler.open?.id ?? ''}/sheet.pdf`)
   })
 
+  it('is corrected for the printer at hand, which is remembered', () => {
+    open()
+    const bar = screen.getByLabelText('The bar of 50 mm measured, mm')
+    fireEvent.change(bar, { target: { value: '49.3' } })
+    fireEvent.blur(bar)
+    expect(Object.fromEntries(address().searchParams)).toMatchObject({ bar: '49.3' })
+    closePage()
+    open()
+    expect(address().searchParams.get('bar')).toBe('49.3')
+    localStorage.clear()
+  })
+
   it('waits until what was edited is saved, and says so', () => {
     open()
     expect(screen.queryByText('Saving first …')).toBeNull()

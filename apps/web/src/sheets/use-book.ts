@@ -21,6 +21,8 @@ export interface BookWanted {
   readonly page: PageSize
   readonly form: BookForm | undefined
   readonly version: number
+  /** What the check bar measured on the printer, mm. */
+  readonly barMm: number
 }
 
 export interface BookLaid {
@@ -32,14 +34,14 @@ export interface BookLaid {
 /** A frame is 16 ms: so much of it is the book's. */
 const SLICE_MS = 10
 
-export function useBook({ sampler, done, calendar, learner, hand, page, form, version }: BookWanted): BookLaid {
+export function useBook({ sampler, done, calendar, learner, hand, page, form, version, barMm }: BookWanted): BookLaid {
   const [laid, setLaid] = useState<BookLaid>(NOTHING)
   useEffect(() => {
     setLaid(NOTHING)
     if (done.length === 0) return
     const course = courseOf(done)
     const steps = bookInSteps({
-      ...{ sampler, done, course, kit: planKit(sampler, done), owner: learner?.name ?? null, hand, page, form, measure },
+      ...{ sampler, done, course, kit: planKit(sampler, done), owner: learner?.name ?? null, hand, page, form, measure, barMm },
       dates: calendar ? courseOnDates(sampler, calendar, course) : null,
       version: String(version),
       printed: dayjs().format('YYYY-MM-DD'),
@@ -58,7 +60,7 @@ export function useBook({ sampler, done, calendar, learner, hand, page, form, ve
     }
     timer = setTimeout(go)
     return () => clearTimeout(timer)
-  }, [sampler, done, calendar, learner, hand, page, form, version])
+  }, [sampler, done, calendar, learner, hand, page, form, version, barMm])
   return laid
 }
 

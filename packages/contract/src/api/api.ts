@@ -3,6 +3,7 @@ import type { Problem } from '@lemmata/core/base'
 import type { ClassDocument } from '@lemmata/core/classes'
 import type { Sampler } from '@lemmata/core/sampler'
 import type { Stores } from '@lemmata/core/stores'
+import { BAR_RANGE } from '@lemmata/core/sheets'
 import { z } from 'zod'
 import { shortText } from '../documents/primitives.ts'
 import type { Refusal } from '../operations/apply.ts'
@@ -51,6 +52,8 @@ export const sheetRequest = z.object({
   /** A class of this sampler and one of its learners: the sheet as she works it. */
   class: z.uuid().optional(),
   learner: z.string().max(60).optional(),
+  /** What the check bar measured, mm. */
+  bar: z.coerce.number().min(BAR_RANGE[0]).max(BAR_RANGE[1]).optional(),
 })
 export type SheetRequest = z.infer<typeof sheetRequest>
 

@@ -29,6 +29,8 @@ export interface BookOrder {
   readonly version: string | null
   readonly printed: string
   readonly measure: MeasureText
+  /** What the check bar measured on the printer, mm. */
+  readonly barMm?: number | null | undefined
 }
 
 export type BookLesson = TaughtLesson

@@ -19,8 +19,9 @@ import type { StitchDocument } from '../notation/index.ts'
 import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { threadsInWords } from './threads-in-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
+import { correctedFor } from './printer-correction.ts'
 import { writeKey } from './write-key.ts'
-import { contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
+import { CHECK_BAR_MM, contentArea, PAGE_SIZES, pageFurniture, type PageSize } from './furniture.ts'
 
 export interface SheetOrder {
   readonly sampler: Sampler
@@ -30,6 +31,8 @@ export interface SheetOrder {
   readonly page: PageSize
   readonly hand: Hand
   readonly measure: MeasureText
+  /** What the check bar measured on the printer that prints it, mm; null or left out where it is right. */
+  readonly barMm?: number | null | undefined
 }
 
 export function letterOf(index: number): string {
@@ -60,30 +63,33 @@ export function makeSheets(order: SheetOrder): Drawing[] {
   writeCautions(flow, order.sampler, said)
   const { widthMm, heightMm } = PAGE_SIZES[order.page]
   const bodies: readonly (readonly Layer[])[] = [...pattern, ...flow.pages.filter((items) => items.length > 0).map((items) => [{ name: 'sheet', items }])]
-  return bodies.map((layers, index) => ({
-    left: 0,
-    top: 0,
-    widthMm,
-    heightMm,
-    layers: [
-      ...layers,
-      {
-        name: 'page',
-        items: pageFurniture(
-          order.page,
-          {
-            sampler: order.sampler.name,
-            part: index < pattern.length ? said.pattern(order.title, isMirrored(order.sampler)) : order.title,
-            page: index + 1,
-            pages: bodies.length,
-            hand: order.hand,
-          },
-          order.measure,
-          said,
-        ),
-      },
-    ],
-  }))
+  const pages = bodies.map(
+    (layers, index): Drawing => ({
+      left: 0,
+      top: 0,
+      widthMm,
+      heightMm,
+      layers: [
+        ...layers,
+        {
+          name: 'page',
+          items: pageFurniture(
+            order.page,
+            {
+              sampler: order.sampler.name,
+              part: index < pattern.length ? patternTitle(order, said) : order.title,
+              page: index + 1,
+              pages: bodies.length,
+              hand: order.hand,
+            },
+            order.measure,
+            said,
+          ),
+        },
+      ],
+    }),
+  )
+  return pages.map((page, index) => (index < pattern.length ? correctedFor(page, order.page, order.barMm ?? null) : page))
 }
 
 /** The pattern alone, on pages of its own numbering. */
@@ -92,14 +98,26 @@ export function makePattern(order: SheetOrder): Drawing[] {
   const key = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
   const { numbered } = behindOnSheet(order.sampler, order.exercises, key, order.hand)
   const tiles = patternTiles(order, contentArea(order.page), key, numbered)
-  const part = said.pattern(order.title, isMirrored(order.sampler))
+  const part = patternTitle(order, said)
   return tiles.map((layers, index) => {
     const heading = { sampler: order.sampler.name, part, page: index + 1, pages: tiles.length, hand: order.hand }
-    return { left: 0, top: 0, ...PAGE_SIZES[order.page], layers: [...layers, { name: 'page', items: pageFurniture(order.page, heading, order.measure, said) }] }
+    const page = {
+      left: 0,
+      top: 0,
+      ...PAGE_SIZES[order.page],
+      layers: [...layers, { name: 'page', items: pageFurniture(order.page, heading, order.measure, said) }],
+    }
+    return correctedFor(page, order.page, order.barMm ?? null)
   })
 }
 
 const wordsOf = ({ sampler }: Pick<SheetOrder, 'sampler'>): SheetWords => SHEET_WORDS[sampler.brief.language ?? 'en']
+
+/** With what it was corrected for, so that it is not printed by another printer. */
+function patternTitle({ title, sampler, barMm }: SheetOrder, said: SheetWords): string {
+  const name = said.pattern(title, isMirrored(sampler))
+  return barMm === null || barMm === undefined || barMm === CHECK_BAR_MM ? name : said.corrected(name, barMm.toFixed(1))
+}
 
 /** The way of marking asks for the other way round. */
 const isMirrored = ({ brief }: Sampler): boolean => findMarkMethod(brief.marking?.method ?? '')?.mirrored === true

@@ -9,6 +9,7 @@ export interface SheetWords {
   readonly allLessons: string
   readonly forLearner: (name: string) => string
   readonly pattern: (title: string, mirrored: boolean) => string
+  readonly corrected: (pattern: string, measured: string) => string
   readonly joinAt: (row: number, column: number) => string
   readonly grain: string
   readonly key: string
@@ -48,6 +49,7 @@ const ENGLISH: SheetWords = {
   allLessons: 'All lessons',
   forLearner: (name) => `, for ${name}`,
   pattern: (title, mirrored) => `${title}: pattern, true size${mirrored ? ', mirrored to be ironed on' : ''}`,
+  corrected: (pattern, measured) => `${pattern}, for a printer that prints 50 mm as ${measured}`,
   joinAt: (row, column) => `Row ${row}, column ${column}: join at the crosses`,
   grain: 'grain',
   key: 'Key',
@@ -97,6 +99,7 @@ const GERMAN: SheetWords = {
   allLessons: 'Alle Stunden',
   forLearner: (name) => `, für ${name}`,
   pattern: (title, mirrored) => `${title}: Vorlage in wahrer Größe${mirrored ? ', gespiegelt zum Aufbügeln' : ''}`,
+  corrected: (pattern, measured) => `${pattern}, für einen Drucker, der 50 mm als ${measured} druckt`,
   joinAt: (row, column) => `Reihe ${row}, Spalte ${column}: an den Kreuzen ansetzen`,
   grain: 'Fadenlauf',
   key: 'Legende',
