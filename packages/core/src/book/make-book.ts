@@ -5,7 +5,7 @@
  */
 import { type Drawing, moveItems, type DrawingItem } from '../drawing/index.ts'
 import { taughtLessons } from '../plan/index.ts'
-import { letterOf, makePattern, PAGE_SIZES, WALNUT, words } from '../sheets/index.ts'
+import { cutTo, letterOf, makePattern, PAGE_SIZES, WALNUT, words } from '../sheets/index.ts'
 import { teachingOrder } from '../sampler/index.ts'
 import { beforeYouBegin } from './before.ts'
 import { type Block, line, noteLines, rule } from './blocks.ts'
@@ -175,13 +175,4 @@ function footOf({ said, set, hand, version, printed, lessons }: Making, { area, 
     words(middle, { x: (left + right) / 2, y: footMm }, sizeMm, hand === 'left' ? 'text-bold' : 'text', WALNUT, 'middle'),
     words(named, at(isRecto ? 'left' : 'right'), sizeMm, 'text', WALNUT, isRecto ? 'left' : 'right'),
   ]
-}
-
-/** As much as has room, with a sign that there is more. */
-function cutTo(text: string, mostMm: number, measure: (text: string) => number): string {
-  if (measure(text) <= mostMm) return text
-  const letters = [...text]
-  let kept = letters.length
-  while (kept > 0 && measure(`${letters.slice(0, kept).join('').trimEnd()}\u2026`) > mostMm) kept -= 1
-  return `${letters.slice(0, kept).join('').trimEnd()}\u2026`
 }

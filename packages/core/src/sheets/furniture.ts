@@ -59,7 +59,7 @@ export function pageFurniture(size: PageSize, heading: PageHeading, measure: Mea
 }
 
 /** As much of the words as has room, with a sign that there is more. */
-function cutTo(text: string, mostMm: number, measure: (text: string) => number): string {
+export function cutTo(text: string, mostMm: number, measure: (text: string) => number): string {
   if (measure(text) <= mostMm) return text
   const letters = [...text]
   let kept = letters.length
