@@ -1,7 +1,7 @@
 /** Until next time: what to do at home, what comes next and when, what to bring; and what was asked and voted on in this lesson. */
 import { courseOnDates } from '@lemmata/core/calendar'
 import type { ClassDocument } from '@lemmata/core/classes'
-import { nameNeedle } from '@lemmata/core/materials'
+import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import { courseOf } from '@lemmata/core/order'
 import { lessonStory } from '@lemmata/core/plan'
 import { listInWords } from '@lemmata/core/units'
@@ -16,7 +16,10 @@ export function EndLeaf({ shown: { sampler, lessons, lesson, letters }, group }:
   const dates = group?.calendar ? courseOnDates(sampler, group.calendar, course) : null
   const on = next && dates?.laid.lessons.find((one) => one.lesson === next.lesson.id)?.on[0]
   const story = next ? lessonStory(lessons, course, next.lesson.id) : null
-  const bring = story ? [...story.newThreads.map((one) => one.colour.name), ...story.newNeedles.map(nameNeedle)] : []
+  const bring = [
+    ...(story?.newThreads ?? []).map(({ kind, threads }) => `${nameThread(kind).toLowerCase()} in ${listInWords(threads.map((one) => one.colour.name))}`),
+    ...(story && story.newNeedles.length > 0 ? [listInWords(story.newNeedles.map(nameNeedle))] : []),
+  ]
   const notes = Object.entries(group?.notes ?? {}).filter(([, note]) => note.lesson === lesson.lesson.id)
   return (
     <section className="teach-page" aria-label="Until next time">
@@ -38,7 +41,7 @@ export function EndLeaf({ shown: { sampler, lessons, lesson, letters }, group }:
             Next: {on ? `${dayWords(on)}, ` : ''}
             {next.lesson.title}
           </h2>
-          <p>{bring.length > 0 ? `Bring ${listInWords(bring)}.` : 'Bring your bag: nothing new is needed.'}</p>
+          <p>{bring.length > 0 ? `Bring ${bring.join('; ')}.` : 'Bring your bag: nothing new is needed.'}</p>
         </>
       ) : (
         <h2>The last stitch is in: what is left is finishing.</h2>

@@ -1,6 +1,7 @@
 /** Before one begins: cautions first, then cloth, marking, hoop, thread, and the words of the book. */
 import { adviseMarking } from '../marking/index.ts'
-import { clothCare, findClothKind, nameThread } from '../materials/index.ts'
+import { threadIn } from '../language/index.ts'
+import { clothCare, findClothKind } from '../materials/index.ts'
 import { markingInWords } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
 import { beside, type Block, bullet, framed, gap, heading, hint, rule, stack, text, tick } from './blocks.ts'
@@ -76,7 +77,7 @@ function hoop({ said, set, sampler }: Making, widthMm: number): readonly Block[]
 
 function cutting({ said, set, sampler, kit }: Making, widthMm: number): readonly Block[] {
   const { before } = said
-  const whole = [...new Set(kit.colours.filter((one) => one.kind.putUp.strands === 1).map((one) => nameThread(one.kind)))]
+  const whole = [...new Set(kit.colours.filter((one) => one.kind.putUp.strands === 1).map((one) => threadIn(one.kind, sampler.brief.language ?? 'en')))]
   const parted = kit.colours.some((one) => one.kind.putUp.strands > 1)
   const length = formatLength(sampler.brief.waysOfWorking.needlefulMm, sampler.units, sampler.units === 'mm' ? 0 : 1)
   return [

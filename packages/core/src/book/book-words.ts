@@ -108,6 +108,7 @@ export interface BookWords {
     readonly noClass: (day: string, why: string) => string
     readonly catchUp: (day: string) => string
     readonly next: (day: string | null, title: string) => string
+    readonly inColours: (kind: string, colours: string) => string
     readonly bring: (things: string) => string
     readonly bringNothing: string
     readonly afterThis: string

@@ -165,6 +165,7 @@ export const ENGLISH: BookWords = {
     noClass: (day, why) => (why === '' ? `${day}: no class` : `${day}: no class (${why})`),
     catchUp: (day) => `${day}: we catch up, with nothing new`,
     next: (day, title) => (day === null ? `Next: ${title}` : `Next: ${day}, ${title}`),
+    inColours: (kind, colours) => `${kind.toLowerCase()} in ${colours}`,
     bring: (things) => `Bring ${things}.`,
     bringNothing: 'Bring your bag: nothing new is needed.',
     afterThis: 'After this: finishing',

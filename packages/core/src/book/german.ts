@@ -212,6 +212,7 @@ export const GERMAN: BookWords = {
     noClass: (day, why) => (why === '' ? `${day}: keine Stunde` : `${day}: keine Stunde (${why})`),
     catchUp: (day) => `${day}: wir holen nach, nichts Neues`,
     next: (day, title) => (day === null ? `Als N\u00e4chstes: ${title}` : `Als N\u00e4chstes: ${day}, ${title}`),
+    inColours: (kind, colours) => `${kind} in ${colours}`,
     bring: (things) => `Mitbringen: ${things}.`,
     bringNothing: 'Den Beutel mitbringen: Neues wird nicht gebraucht.',
     afterThis: 'Danach: fertig machen',

@@ -1,6 +1,6 @@
 /** The page for the evening: what one knows already, what is new, where it lies, the key, what to tick, what comes next. */
 import type { WorkedExercise } from '../exercise/index.ts'
-import { needleIn, stitchIn } from '../language/index.ts'
+import { needleIn, stitchIn, threadIn } from '../language/index.ts'
 import { lessonStory } from '../plan/index.ts'
 import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
 import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from './blocks.ts'
@@ -172,6 +172,10 @@ function homeAndNext(making: Making, { lesson, number, exercises }: BookLesson, 
 /** Threads and needles that have not lain on the table yet. */
 function bring({ said, lessons, course, sampler }: Making, next: BookLesson): string {
   const { newThreads, newNeedles } = lessonStory(lessons, course, next.lesson.id)
-  const things = [...newThreads.map((one) => one.colour.name), ...newNeedles.map((one) => needleIn(one, sampler.brief.language ?? 'en'))]
-  return things.length === 0 ? said.opener.bringNothing : said.opener.bring(SHEET_WORDS[sampler.brief.language ?? 'en'].list(things))
+  const language = sampler.brief.language ?? 'en'
+  const { list } = SHEET_WORDS[language]
+  const threads = newThreads.map(({ kind, threads: all }) => said.opener.inColours(threadIn(kind, language), list(all.map((one) => one.colour.name))))
+  const needles = newNeedles.length === 0 ? [] : [list(newNeedles.map((one) => needleIn(one, language)))]
+  const things = [...threads, ...needles]
+  return things.length === 0 ? said.opener.bringNothing : said.opener.bring(things.join('; '))
 }

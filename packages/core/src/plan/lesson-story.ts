@@ -1,7 +1,7 @@
 /** What a lesson rests on, what is new in it, and what has not lain on the table before: told before it, and asked for after the one before. */
 import type { ExerciseId, LessonId } from '../base/index.ts'
-import type { WorkedExercise } from '../exercise/index.ts'
-import { type Needle, needleKey } from '../materials/index.ts'
+import type { UsedThread, WorkedExercise } from '../exercise/index.ts'
+import { kindKey, type Needle, needleKey, type ThreadKind } from '../materials/index.ts'
 import { type CourseItem, motionsOf, restsOn, restsOnBase, taughtMotions } from '../order/index.ts'
 import type { Lesson, Sampler, SamplerThread } from '../sampler/index.ts'
 import type { Motion } from '../work/index.ts'
@@ -27,7 +27,8 @@ export interface LessonStory {
   readonly known: readonly { readonly done: WorkedExercise; readonly lesson: number; readonly motions: readonly Motion[] }[]
   /** Each of its exercises, with the motions that it brings. */
   readonly fresh: readonly { readonly done: WorkedExercise; readonly motions: readonly Motion[]; readonly isFirstOfAll: boolean }[]
-  readonly newThreads: readonly SamplerThread[]
+  /** Colours by kind, for a colour is in the bag in several. */
+  readonly newThreads: readonly { readonly kind: ThreadKind; readonly threads: readonly SamplerThread[] }[]
   readonly newNeedles: readonly Needle[]
 }
 
@@ -73,7 +74,18 @@ function newOnTheTable({ exercises }: TaughtLesson, earlier: readonly TaughtLess
   const here = exercises.flatMap((done) => done.threads)
   const first = <One>(all: readonly (readonly [string, One])[]): readonly One[] => [...new Map(all).values()]
   return {
-    newThreads: first(here.filter((one) => !threads.has(one.thread.id)).map((one) => [one.thread.id, one.thread] as const)),
+    newThreads: byKind(first(here.filter((one) => !threads.has(one.thread.id)).map((one) => [one.thread.id, one] as const))),
     newNeedles: first(here.filter((one) => !needles.has(needleKey(one.needle.value))).map((one) => [needleKey(one.needle.value), one.needle.value] as const)),
   }
+}
+
+function byKind(used: readonly Pick<UsedThread, 'kind' | 'thread'>[]): LessonStory['newThreads'] {
+  const groups = new Map<string, { readonly kind: ThreadKind; readonly threads: SamplerThread[] }>()
+  for (const { kind, thread } of used) {
+    const key = kindKey(thread)
+    const group = groups.get(key) ?? { kind, threads: [] }
+    group.threads.push(thread)
+    groups.set(key, group)
+  }
+  return [...groups.values()]
 }
