@@ -9,7 +9,7 @@ const sources = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' })
   .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !/problems\.ts$/.test(name))
   .map((name) => readFileSync(new URL(name, SOURCE), 'utf8'))
   // Printing stands above core, and its sentences beside the sheets.
-  .concat(readFileSync(new URL('../../print/src/print-sampler.ts', SOURCE), 'utf8'))
+  .concat(['print-sampler.ts', 'print-book.ts'].map((name) => readFileSync(new URL(`../../print/src/${name}`, SOURCE), 'utf8')))
   .join('\n')
 const PREFIXES = [...new Set(Object.keys(CORE_SENTENCES).map((code) => code.split('.')[0] as string))]
 /** Codes that are put together: `needle.${code}` and the like. */
