@@ -7,7 +7,6 @@ export interface BookWords {
   readonly months: readonly string[]
   /** "Thursday 19 November" from its parts. */
   readonly day: (weekday: string, day: number, month: string) => string
-  readonly lessonsWord: (count: number) => string
   readonly cover: {
     readonly kind: (lessons: number) => string
     readonly owner: string
@@ -115,22 +114,18 @@ export interface BookWords {
   }
   readonly exercise: {
     readonly of: (name: string, stitch: string) => string
-    readonly drawn: (times: string) => string
     readonly look: string
     readonly slips: string
     readonly asBefore: (letter: string, page: number) => string
     readonly lesson: (number: number, title: string) => string
-    readonly onGuide: string
     readonly goodEnough: (mm: string) => string
     readonly notes: string
-    readonly substitutes: string
   }
   readonly finishing: {
     readonly title: string
     readonly steps: readonly string[]
     readonly hoop: (cut: string, felt: string) => string
     readonly unframed: string
-    readonly bleeding: (names: string) => string
     readonly glue: string
     readonly label: string
     readonly labelLines: readonly string[]
@@ -140,5 +135,4 @@ export interface BookWords {
   readonly motions: (motions: readonly Motion[]) => string
   /** A tool by its name in English. */
   readonly tool: (id: string, name: string) => string
-  readonly compactly: (limit: number) => string
 }

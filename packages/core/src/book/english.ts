@@ -1,6 +1,6 @@
 /** A learner's book in English. */
 import { motionWord } from '../order/index.ts'
-import { countWord, counted, listInWords } from '../units/index.ts'
+import { countWord, listInWords } from '../units/index.ts'
 import type { BookWords } from './book-words.ts'
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const
@@ -172,15 +172,12 @@ export const ENGLISH: BookWords = {
   },
   exercise: {
     of: (name, stitch) => `${name}, in ${stitch.toLowerCase()}`,
-    drawn: (times) => `drawn ${times} times true size`,
     look: 'Look at it',
     slips: 'Slips and cures',
     asBefore: (letter, page) => `Worked step by step as **${letter}**, on page ${page}. Only what stands above is otherwise.`,
     lesson: (number, title) => `Lesson ${number}: ${title}`,
-    onGuide: 'Where it lies on your cloth',
     goodEnough: (mm) => `Good enough? Holes within ${mm} of their marks.`,
     notes: 'Notes',
-    substitutes: 'Instead, if you like',
   },
   finishing: {
     title: 'Finishing',
@@ -191,15 +188,11 @@ export const ENGLISH: BookWords = {
     hoop: (cut, felt) =>
       `Back into its hoop: straighten it along the threads. Cut the cloth to a circle of **${cut}**, gather it with running stitches behind and draw it in. Close the back with felt of **${felt}**, oversewn.`,
     unframed: 'Trim the cloth to what its frame or backing needs, and turn or oversew the edge.',
-    bleeding: (names) =>
-      `**${names}** can bleed. Test first: press a wet white rag on the back for a minute. Colour on it? Do not soak: dab the marks off with a damp cotton bud.`,
     glue: 'Glue it only where it will never be washed. Hot glue burns fingers: press with a stick, one person at the gun, unplugged when it is left.',
     label: 'Its label',
     labelLines: ['Name', 'Worked by', 'Begun and finished', 'Threads and cloth'],
   },
   index: { title: 'My stitches', columns: ['Stitch', 'Exercise', 'Page'] },
   motions: (motions) => listInWords(motions.map(motionWord)),
-  lessonsWord: (count) => counted(count, 'lesson'),
   tool: (_id, name) => name,
-  compactly: (limit) => `Set compactly, so that it stays under ${limit} pages.`,
 }

@@ -219,15 +219,12 @@ export const GERMAN: BookWords = {
   },
   exercise: {
     of: (name, stitch) => `${name}: ${stitch}`,
-    drawn: (times) => `${times}-mal so gro\u00df gezeichnet`,
     look: 'Hinsehen',
     slips: 'Was schiefgeht, was hilft',
     asBefore: (letter, page) => `Schritt f\u00fcr Schritt wie **${letter}**, Seite ${page}. Nur was dar\u00fcber steht, ist anders.`,
     lesson: (number, title) => `Stunde ${number}: ${title}`,
-    onGuide: 'Wo es auf dem Stoff liegt',
     goodEnough: (mm) => `Gut genug? L\u00f6cher h\u00f6chstens ${mm} neben ihren Punkten.`,
     notes: 'Notizen',
-    substitutes: 'Stattdessen, wenn gew\u00fcnscht',
   },
   finishing: {
     title: 'Fertig machen',
@@ -238,15 +235,11 @@ export const GERMAN: BookWords = {
     hoop: (cut, felt) =>
       `Zur\u00fcck in den Rahmen, gerade am Fadenlauf. Den Stoff rund auf **${cut}** schneiden, hinten mit Vorstichen einziehen. Die R\u00fcckseite mit Filz von **${felt}** schlie\u00dfen.`,
     unframed: 'Den Stoff so weit zuschneiden, wie sein Rahmen oder R\u00fccken es braucht, den Rand umn\u00e4hen.',
-    bleeding: (names) =>
-      `**${names}** kann ausbluten. Erst pr\u00fcfen: ein wei\u00dfes nasses Tuch eine Minute auf die R\u00fcckseite dr\u00fccken. Farbe daran? Nicht einweichen: die Zeichen mit einem feuchten Wattest\u00e4bchen abtupfen.`,
     glue: 'Kleben nur, was nie gewaschen wird. Hei\u00dfkleber verbrennt Finger: mit einem St\u00e4bchen andr\u00fccken, eine Person an der Pistole, Stecker heraus, wenn niemand dabei ist.',
     label: 'Das Schild',
     labelLines: ['Name', 'Gestickt von', 'Begonnen und fertig', 'Garne und Stoff'],
   },
   index: { title: 'Meine Stiche', columns: ['Stich', '\u00dcbung', 'Seite'] },
   motions: (motions) => motions.map((one) => MOTIONS[one]).join(', '),
-  lessonsWord: (count) => (count === 1 ? '1 Stunde' : `${count} Stunden`),
   tool: (id, name) => TOOLS[id] ?? name,
-  compactly: (limit) => `Eng gesetzt, damit es unter ${limit} Seiten bleibt.`,
 }

@@ -1,6 +1,7 @@
 /** What is in the bag, to be ticked off; and the course with its dates and pages. */
 import { type KitTool, toolsFor } from '../kit/index.ts'
 import { needleIn, stitchIn, threadIn } from '../language/index.ts'
+import { homeMinutesOf } from '../plan/index.ts'
 import type { Hoop } from '../sampler/index.ts'
 import { formatLength, type LengthUnit, listInWords } from '../units/index.ts'
 import { beside, besideOrUnder, type Block, framed, gap, heading, hint, table, text, tick } from './blocks.ts'
@@ -80,7 +81,7 @@ function dates(making: Making, widthMm: number, pageOf: (lesson: string) => numb
   const hasDates = making.dates !== null
   const shares = hasDates ? [0.06, 0.23, 0.27, 0.26, 0.1, 0.08] : [0.06, 0.001, 0.36, 0.38, 0.11, 0.09]
   const rows = lessons.map(({ lesson, number, exercises }) => {
-    const home = course.filter((one) => lesson.exercises.includes(one.id)).reduce((sum, one) => sum + one.homeMinutes, 0)
+    const home = homeMinutesOf(lesson, course)
     const page = pageOf(lesson.id)
     return [
       `**${number}**`,

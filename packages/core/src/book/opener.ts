@@ -1,7 +1,7 @@
 /** The page for the evening: what one knows already, what is new, where it lies, the key, what to tick, what comes next. */
 import type { WorkedExercise } from '../exercise/index.ts'
 import { needleIn, stitchIn, threadIn } from '../language/index.ts'
-import { lessonStory } from '../plan/index.ts'
+import { homeMinutesOf, lessonStory } from '../plan/index.ts'
 import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
 import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from './blocks.ts'
 import { keyTable } from './key-rows.ts'
@@ -37,7 +37,7 @@ function head(making: Making, { lesson, number }: BookLesson, widthMm: number): 
   const minutes = dates?.minutes.find((one) => one.lesson === lesson.id)
   const items = course.filter((one) => lesson.exercises.includes(one.id))
   const here = minutes ? minutes.showing + minutes.working + minutes.breaks : items.reduce((sum, one) => sum + one.minutes, 0)
-  const home = items.reduce((sum, one) => sum + one.homeMinutes, 0)
+  const home = homeMinutesOf(lesson, course)
   const [on, second] = datesOf(making, lesson.id)
   const when = [
     ...(on === undefined ? [] : [`**${dayInWords(on, said)}**${second === undefined ? '' : ` ${said.opener.twice(dayInWords(second, said))}`}`]),
@@ -145,7 +145,7 @@ function piecesToTick({ exercise, pieces, minutes }: WorkedExercise): readonly T
 
 function homeAndNext(making: Making, { lesson, number, exercises }: BookLesson, widthMm: number): readonly Block[] {
   const { set, said, course, lessons, dates } = making
-  const home = course.filter((one) => lesson.exercises.includes(one.id)).reduce((sum, one) => sum + one.homeMinutes, 0)
+  const home = homeMinutesOf(lesson, course)
   const marked = exercises.some((one) => (one.exercise.marks ?? one.assigned.document.marks) === 'every-hole')
   const last = datesOf(making, lesson.id).at(-1)
   const next = lessons.find((one) => one.number === number + 1)

@@ -22,6 +22,11 @@ export function taughtLessons({ lessons }: Pick<Sampler, 'lessons'>, done: reado
     .map((one, index) => ({ ...one, number: index + 1 }))
 }
 
+/** Minutes of a lesson that are to be worked at home. */
+export function homeMinutesOf({ exercises }: Pick<Lesson, 'exercises'>, course: readonly CourseItem[]): number {
+  return course.reduce((sum, one) => sum + (exercises.includes(one.id) ? one.homeMinutes : 0), 0)
+}
+
 export interface LessonStory {
   /** What was taught before and comes back, what matters most first; where nothing does, what was worked last. None in the first lesson. */
   readonly known: readonly { readonly done: WorkedExercise; readonly lesson: number; readonly motions: readonly Motion[] }[]
