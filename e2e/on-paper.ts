@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Point } from '@lemmata/core/geometry'
-import { contentArea } from '@lemmata/core/sheets'
+import { contentArea, OVERLAP_MM, PAPERS } from '@lemmata/core/sheets'
 
 const DPI = 127
 const PX_PER_MM = DPI / 25.4
@@ -37,7 +37,7 @@ export function sharePrinted(pdf: Buffer, places: readonly Point[]): { readonly 
   }
 }
 
-/** The pages of the pattern, put together as a learner does: each goes on where the one before it ends. */
+/** The pages of the pattern, put together as a learner does: what both show lies on one another. */
 function patternOf(folder: string, file: string): Ink {
   const pages = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).split('\f')
   const tiles = pages.flatMap((text, index) => {
@@ -45,24 +45,31 @@ function patternOf(folder: string, file: string): Ink {
     return place ? [{ page: index + 1, row: Number(place[1]) - 1, column: Number(place[2]) - 1 }] : []
   })
   const all = tiles.length > 0 ? tiles : [{ page: 1, row: 0, column: 0 }]
-  const area = contentArea('a4')
+  const shots = all.map((tile) => ({ ...tile, shot: shotOf(folder, file, tile.page) }))
+  const paper = PAPERS.a4
+  // The pattern lies on its side where that takes fewer sheets.
+  const area = contentArea(shots.some(({ shot }) => shot.width > shot.height) ? { widthMm: paper.heightMm, heightMm: paper.widthMm } : paper)
   const [wide, high] = [Math.round(area.widthMm * PX_PER_MM), Math.round(area.heightMm * PX_PER_MM)]
   const [columns, rows] = [Math.max(...all.map((one) => one.column)) + 1, Math.max(...all.map((one) => one.row)) + 1]
   const [widthPx, heightPx] = [columns * wide, rows * high]
+  const [stepX, stepY] = [area.widthMm - OVERLAP_MM, area.heightMm - OVERLAP_MM].map((mm) => Math.round(mm * PX_PER_MM)) as [number, number]
   const dark = new Uint8Array(widthPx * heightPx)
-  for (const { page, row, column } of all) {
-    const base = join(folder, `page-${page}`)
-    execFileSync('pdftoppm', ['-gray', '-r', String(DPI), '-f', String(page), '-l', String(page), '-singlefile', file, base])
-    const data = readFileSync(`${base}.pgm`)
-    const header = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(data.subarray(0, 40).toString('latin1'))
-    if (!header) throw new Error('no PGM')
-    const width = Number(header[1])
+  for (const { row, column, shot } of shots) {
     const [left, top] = [Math.round(area.left * PX_PER_MM), Math.round(area.top * PX_PER_MM)]
     for (let y = 0; y < high; y += 1)
       for (let x = 0; x < wide; x += 1)
-        if ((data[header[0].length + (top + y) * width + left + x] ?? 255) < 200) dark[(row * high + y) * widthPx + column * wide + x] = 1
+        if ((shot.data[(top + y) * shot.width + left + x] ?? 255) < 200) dark[(row * stepY + y) * widthPx + column * stepX + x] = 1
   }
   return { widthPx, heightPx, near: spread(dark, widthPx, heightPx, Math.round(NEAR_MM * PX_PER_MM)) }
+}
+
+function shotOf(folder: string, file: string, page: number): { readonly width: number; readonly height: number; readonly data: Uint8Array } {
+  const base = join(folder, `page-${page}`)
+  execFileSync('pdftoppm', ['-gray', '-r', String(DPI), '-f', String(page), '-l', String(page), '-singlefile', file, base])
+  const data = readFileSync(`${base}.pgm`)
+  const header = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(data.subarray(0, 40).toString('latin1'))
+  if (!header) throw new Error('no PGM')
+  return { width: Number(header[1]), height: Number(header[2]), data: data.subarray(header[0].length) }
 }
 
 function spread(dark: Uint8Array, widthPx: number, heightPx: number, byPx: number): Uint8Array {

@@ -19,8 +19,10 @@ function bookOf(sampler: Sampler, more: Partial<BookPrint> = {}): Book {
   return laid.value
 }
 const pagesOf = (book: Book): readonly Drawing[] => Array.from({ length: book.pages }, (_, index) => book.drawPage(index))
+const untagged = (items: readonly DrawingItem[]): readonly DrawingItem[] => items.flatMap((one) => (one.kind === 'tagged' ? untagged(one.items) : [one]))
+const itemsOn = (page: Drawing): readonly DrawingItem[] => page.layers.flatMap((layer) => untagged(layer.items))
 /** Words that stand on the page itself, not the figures inside a picture. */
-const wordsOn = (page: Drawing): readonly Words[] => page.layers.flatMap(({ items }) => items.filter((one): one is Words => one.kind === 'words'))
+const wordsOn = (page: Drawing): readonly Words[] => itemsOn(page).filter((one): one is Words => one.kind === 'words')
 const told = (page: Drawing): string =>
   wordsOn(page)
     .map((one) => one.text)
@@ -139,7 +141,7 @@ function stepsOn(book: Book, exercise: number): readonly StepOnPaper[] {
   const from = pages[exercise]?.page ?? 0
   const next = book.outline.find((one, index) => one.page > from && index > book.outline.indexOf(pages[exercise] as (typeof pages)[number]))?.page ?? from + 1
   return Array.from({ length: Math.max(1, next - from) }, (_, index) => book.drawPage(from - 1 + index)).flatMap((page) => {
-    const items = page.layers.flatMap((layer) => layer.items)
+    const items = itemsOn(page)
     const words = items.filter((one): one is Words => one.kind === 'words')
     return items.flatMap((one): readonly StepOnPaper[] => {
       if (one.kind !== 'clipped') return []

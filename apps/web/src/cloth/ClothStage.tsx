@@ -11,7 +11,7 @@ import { allStitches, findStitch } from '@lemmata/core/stitches'
 import { Button, Dropdown, Segmented } from 'antd'
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { Link, useSearchParams } from 'react-router'
+import { Link, useLocation, useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
 import { useSampler, useSelectedExercise } from '../sampler/use-sampler.ts'
@@ -111,14 +111,16 @@ export function ClothStage() {
     [drawing, stitch, stitchMm, sampler, take],
   )
   useHotkeys('escape', () => (drawing && drawing.places.length > 0 ? drawing.again() : take(null)), { enabled: drawing !== null, enableOnFormTags: true })
-  // What Find was asked for is taken once, and not again when one comes back by the browser's own button.
+  // What Find was asked for is taken once, and not again when one comes back by the browser's own button. By the place's key:
+  // asked for the same twice before the first has left the address, it is taken twice.
+  const { key: cameBy } = useLocation()
   const [asked, setAsked] = useSearchParams()
   const toDraw = asked.get('draw')
   useEffect(() => {
     if (toDraw === null) return
     take(toDraw)
     setAsked({}, { replace: true })
-  }, [toDraw, take, setAsked])
+  }, [toDraw, cameBy, take, setAsked])
   const isDrawing = drawing !== null && drawing.tool !== MEASURE
   const begin = (tool: string): void => {
     take(tool)

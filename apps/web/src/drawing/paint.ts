@@ -61,6 +61,9 @@ function paintItem(context: Context, item: DrawingItem): void {
       for (const one of item.items) paintItem(context, one)
       context.restore()
       break
+    case 'tagged':
+      for (const one of item.items) paintItem(context, one)
+      break
     case 'words': {
       // Type is set ten times larger and scaled down: browsers do not set type of three pixels.
       context.save()

@@ -46,6 +46,8 @@ export const makeClass = z.union([z.object({ name: shortText, sampler: z.uuid() 
 
 export const sheetRequest = z.object({
   page: z.enum(['a4', 'letter']).default('a4'),
+  /** Of the pattern, where it is to be larger. */
+  pattern: z.enum(['a4', 'letter', 'a3', 'tabloid']).optional(),
   /** Left out: the learner's own, else the right. */
   hand: z.enum(['right', 'left']).optional(),
   lesson: z.string().max(60).optional(),
@@ -61,6 +63,9 @@ export type SheetRequest = z.infer<typeof sheetRequest>
 export const bookRequest = sheetRequest.omit({ lesson: true }).extend({
   /** Left out: roomy, and compact by itself where that is too many pages. */
   form: z.enum(['roomy', 'compact', 'large']).optional(),
+  ink: z.enum(['colour', 'black', 'saving']).optional(),
+  /** Two pages on a sheet, to be folded. */
+  booklet: z.enum(['yes']).optional(),
 })
 export type BookRequest = z.infer<typeof bookRequest>
 

@@ -4,7 +4,7 @@ import { threadIn } from '../language/index.ts'
 import { clothCare, findClothKind } from '../materials/index.ts'
 import { markingInWords } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
-import { beside, type Block, bullet, framed, gap, heading, hint, rule, stack, text, tick } from './blocks.ts'
+import { beside, type Block, bullet, framed, gap, heading, hint, rule, stack, text, tick, title } from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 export function beforeYouBegin(making: Making, widthMm: number): readonly Block[] {
@@ -16,7 +16,7 @@ export function beforeYouBegin(making: Making, widthMm: number): readonly Block[
   const two = (one: readonly Block[], other: readonly Block[]): readonly Block[] => (isLarge ? [stack(one), gap(3), stack(other)] : [pairs(one, other)])
   const w = isLarge ? widthMm : wide
   return [
-    text(set, before.title, widthMm, { size: set.type.title, face: 'heading' }),
+    title(set, before.title, widthMm),
     hint(set, before.once, widthMm),
     gap(2),
     cautions(making, widthMm, isLarge),

@@ -20,6 +20,7 @@ export interface BookWords {
     readonly printed: (version: string | null, day: string) => string
     readonly book: (pages: number) => string
   }
+  readonly onTheWeb: string
   readonly lesson: (number: number) => string
   readonly before: {
     readonly title: string
@@ -131,6 +132,13 @@ export interface BookWords {
     readonly labelLines: readonly string[]
   }
   readonly index: { readonly title: string; readonly columns: readonly [string, string, string] }
+  /** What pictures show, for whoever does not see them. */
+  readonly alt: {
+    readonly finished: (name: string) => string
+    readonly piece: (name: string, stitch: string) => string
+    readonly whole: (inked: readonly string[]) => string
+    readonly step: (holes: readonly string[]) => string
+  }
   /** Several motions in one phrase. */
   readonly motions: (motions: readonly Motion[]) => string
   /** A tool by its name in English. */

@@ -4,8 +4,7 @@ import type { Box } from '../geometry/index.ts'
 import { hoopOutline, outerOf } from '../materials/index.ts'
 import { INK, WALNUT } from '../sheets/index.ts'
 import { listInWords } from '../units/index.ts'
-import { beside, type Block, gap, line, stack, text, tick } from './blocks.ts'
-import { boxOfAll, finishedPiece } from './pictures.ts'
+import { beside, type Block, boxOfAll, figure, finishedPiece, gap, line, stack, text, thumbnail, tick } from '../pages/index.ts'
 import type { Making } from './types.ts'
 import { dayInWords } from './words-of.ts'
 
@@ -25,15 +24,7 @@ function centred({ set, measure }: Making, said: string, widthMm: number, as: 'c
   // A name of a hundred letters is set smaller, not longer than the cover has room.
   while (as === 'course' && measure(said, size.sizeMm, face) > 2.4 * widthMm && size.sizeMm > 7)
     size = { sizeMm: size.sizeMm * 0.85, leadMm: size.leadMm * 0.85 }
-  const block = text(set, said, widthMm, { size, face, colour: as === 'course' ? INK : WALNUT })
-  return {
-    heightMm: block.heightMm,
-    draw: () =>
-      block.draw().map((item) => {
-        if (item.kind !== 'words') return item
-        return { ...item, at: { x: (widthMm - measure(item.text, item.sizeMm, item.face)) / 2, y: item.at.y } }
-      }),
-  }
+  return text(set, said, widthMm, { size, face, colour: as === 'course' ? INK : WALNUT, isCentred: true, tag: as === 'course' ? 'H1' : 'P' })
 }
 
 /** In the hoop it hangs in, else in the one it is worked in; by itself where it has none. */
@@ -45,7 +36,10 @@ function piece(making: Making, widthMm: number, mostMm: number): Block | null {
   const frame = hoop ? ringOf(hoop) : null
   const whole: Box = frame?.box ?? box
   const heightMm = Math.min(mostMm, (widthMm * (whole.bottom - whole.top)) / Math.max(1, whole.right - whole.left))
-  return finishedPiece(done, whole, widthMm, heightMm, frame?.items ?? [])
+  const { said, ink } = making
+  // With the least ink the piece is its lines.
+  const inked = ink === 'saving' ? thumbnail(done, new Set(), widthMm, heightMm) : finishedPiece(done, whole, widthMm, heightMm, frame?.items ?? [])
+  return figure(inked, widthMm, said.alt.finished(sampler.name))
 }
 
 function ringOf(hoop: NonNullable<Making['sampler']['displayHoop']>): { readonly box: Box; readonly items: readonly DrawingItem[] } {

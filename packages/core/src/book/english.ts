@@ -10,6 +10,8 @@ export const ENGLISH: BookWords = {
   weekdays: WEEKDAYS,
   months: MONTHS,
   day: (weekday, day, month) => `${weekday} ${day} ${month}`,
+  onTheWeb:
+    'This is the learner\u2019s book as one page. The pattern is not in it: it must be printed at true size. Page numbers are those of the printed book. What you tick and write stays in this browser.',
   lesson: (number) => `Lesson ${number}`,
   cover: {
     kind: (lessons) => (lessons > 1 ? `a stitch-along sampler in ${countWord(lessons)} lessons` : 'a stitch-along sampler'),
@@ -193,6 +195,12 @@ export const ENGLISH: BookWords = {
     labelLines: ['Name', 'Worked by', 'Begun and finished', 'Threads and cloth'],
   },
   index: { title: 'My stitches', columns: ['Stitch', 'Exercise', 'Page'] },
+  alt: {
+    finished: (name) => `${name}, finished, in its hoop`,
+    piece: (name, stitch) => `${name} as it is worked, in ${stitch.toLowerCase()}`,
+    whole: (inked) => `The whole sampler in outline; ${listInWords(inked)} inked`,
+    step: (holes) => (holes.length === 0 ? 'The thread as it lies now' : `The thread as it lies now, with ${holes.length > 1 ? 'holes' : 'hole'} ${listInWords(holes)}`),
+  },
   motions: (motions) => listInWords(motions.map(motionWord)),
   tool: (_id, name) => name,
 }

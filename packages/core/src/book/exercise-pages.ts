@@ -1,15 +1,13 @@
 /** The pages for the hands: an exercise's key line, its pictures with their sentences, what to look at, slips and cures. */
 import { surroundingsOf } from '../assign/index.ts'
-import { drawStep, lookOf, moveItems, type DrawingItem } from '../drawing/index.ts'
+import { drawStep, lookOf, moveItems, tagged, type DrawingItem } from '../drawing/index.ts'
 import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
 import { cautionIn, proseIn, stitchIn } from '../language/index.ts'
 import { TARGET_MM } from '../plan/index.ts'
 import { freeInWords, INK, SHEET_WORDS, alikeInWords, WALNUT, words } from '../sheets/index.ts'
 import { demonstrate, type Demonstration, type Step, stepSentence } from '../steps/index.ts'
 import { formatLength, formatMinutes } from '../units/index.ts'
-import { beside, type Block, framed, gap, heading, hint, INDIGO, line, stack, text } from './blocks.ts'
-import { STEP_GRIDS, type StepGrid } from './grid.ts'
-import { exercisePicture } from './pictures.ts'
+import { beside, type Block, exercisePicture, figure, framed, gap, heading, heightOf, hint, INDIGO, line, stack, STEP_GRIDS, type StepGrid, text } from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 /** `pageMm`: as much as a page holds. `before`: where the same stitch was shown step by step in this lesson; its steps are not shown again. */
@@ -34,8 +32,6 @@ export function exercisePage(
 
 const LOWER: readonly number[] = [0, 2, 4, 6]
 
-export const heightOf = (blocks: readonly Block[]): number => blocks.reduce((sum, one) => sum + one.heightMm, 0)
-
 const shownBefore = new WeakMap<WorkedExercise, Map<string, Demonstration | null>>()
 
 /** Worked out once for each hand: a book is laid out before it is drawn, and perhaps twice. */
@@ -54,12 +50,12 @@ function demonstrationOf({ hand }: Pick<Making, 'hand'>, done: WorkedExercise): 
 function headOf(making: Making, done: WorkedExercise, widthMm: number): Block {
   const { said, set, letters, sampler } = making
   const sheet = SHEET_WORDS[sampler.brief.language ?? 'en']
-  const pictureWide = making.form === 'large' ? 0 : 40
+  const pictureWide = making.form === 'large' || making.ink === 'saving' ? 0 : 40
   const x = 15
   const wide = widthMm - x - pictureWide - 5
   const letter = text(set, letters.get(done.exercise.id) ?? '', x, { size: set.type.letter, face: 'heading', colour: INDIGO })
   const lines = [
-    text(set, said.exercise.of(done.exercise.name, stitchIn(done.assigned.document, done.assigned.language)), wide, { size: set.type.name, face: 'heading' }),
+    text(set, said.exercise.of(done.exercise.name, stitchIn(done.assigned.document, done.assigned.language)), wide, { size: set.type.name, face: 'heading', tag: 'H2' }),
     ...alikeInWords(done, sheet).map((one) => text(set, one, wide, { size: set.type.small, colour: WALNUT })),
     text(
       set,
@@ -75,9 +71,14 @@ function headOf(making: Making, done: WorkedExercise, widthMm: number): Block {
   const row = beside(
     [0, letter],
     [x, told],
-    ...(pictureWide > 0 ? [[widthMm - pictureWide, exercisePicture(done, pictureWide, Math.min(22, Math.max(14, told.heightMm)))] as const] : []),
+    ...(pictureWide > 0 ? [[widthMm - pictureWide, pictured()] as const] : []),
   )
   return { heightMm: row.heightMm + 3.5, withNext: true, draw: () => [...row.draw(), line(0, widthMm, row.heightMm + 1, 0.35, INK)] }
+
+  function pictured(): Block {
+    const picture = exercisePicture(done, pictureWide, Math.min(22, Math.max(14, told.heightMm)))
+    return figure(picture, pictureWide, said.alt.piece(done.exercise.name, stitchIn(done.assigned.document, done.assigned.language)))
+  }
 }
 
 /** What may be worked instead, and what is hers to choose. */
@@ -109,13 +110,14 @@ function steps(making: Making, done: WorkedExercise, demonstration: Demonstratio
 const stepLetter = (number: number): string =>
   number <= 26 ? String.fromCharCode(96 + number) : `${String.fromCharCode(96 + Math.floor((number - 1) / 26))}${String.fromCharCode(97 + ((number - 1) % 26))}`
 
-function stepBlock({ set }: Making, done: WorkedExercise, demonstration: Demonstration, step: Step, widthMm: number, grid: StepGrid): Block {
+function stepBlock({ set, said: { alt } }: Making, done: WorkedExercise, demonstration: Demonstration, step: Step, widthMm: number, grid: StepGrid): Block {
   const indent = set.type.step.sizeMm * 1.45
   const said = text(set, stepSentence(step, done.assigned), widthMm - indent, { size: set.type.step })
+  const frameOf = { left: 0, top: 0, widthMm, heightMm: grid.heightMm }
   const letter = text(set, stepLetter(step.number), indent, {
     size: { ...set.type.step, sizeMm: set.type.step.sizeMm * 1.25 },
     face: 'heading',
-    colour: INDIGO,
+    ...{ colour: INDIGO, tag: 'Lbl' },
   })
   const frame = [
     { x: 0, y: 0 },
@@ -137,15 +139,21 @@ function stepBlock({ set }: Making, done: WorkedExercise, demonstration: Demonst
         WALNUT,
         'right',
       )
+      const edge: DrawingItem = { kind: 'stroke', paths: [frame], widthMm: 0.2, colour: '#BDB3A3', closed: true }
+      const picture = tagged('Figure', [...drawn.items, edge, scale], { alt: alt.step(holesIn(drawn.items)), frame: frameOf })
       return [
-        ...drawn.items,
-        { kind: 'stroke', paths: [frame], widthMm: 0.2, colour: '#BDB3A3', closed: true },
-        scale,
-        ...moveItems(letter.draw(), { x: 0, y: grid.heightMm + 1.2 }),
-        ...moveItems(said.draw(), { x: indent, y: grid.heightMm + 1.2 }),
+        tagged('LI', [
+          ...moveItems(letter.draw(), { x: 0, y: grid.heightMm + 1.2 }),
+          tagged('LBody', [picture, ...moveItems(said.draw(), { x: indent, y: grid.heightMm + 1.2 })]),
+        ]),
       ]
     },
   }
+}
+
+/** The figures that stand at its holes. */
+function holesIn(items: readonly DrawingItem[]): readonly string[] {
+  return items.flatMap((one) => (one.kind === 'words' ? [one.text] : one.kind === 'clipped' ? holesIn(one.items) : []))
 }
 
 /** Before the first step: what it warns of stands on the same page. */

@@ -3,7 +3,7 @@ import { stitchIn } from '../language/index.ts'
 import { BEYOND_HOOP_MM, outerOf } from '../materials/index.ts'
 import { markingInWords } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
-import { beside, type Block, framed, gap, heading, line, stack, table, text, tick } from './blocks.ts'
+import { beside, type Block, framed, gap, heading, line, stack, table, text, tick, title } from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 /** Felt for the back lies so much inside the hoop all round. mm */
@@ -19,7 +19,7 @@ export function finishing(making: Making, widthMm: number): readonly Block[] {
   if (hoop && hoop.shape === 'round') steps.push(said.finishing.hoop(mm(outerOf(hoop)[0] + 2 * TO_GATHER), mm(outerOf(hoop)[0] - 2 * FELT_INSIDE)))
   else steps.push(said.finishing.unframed)
   return [
-    text(set, said.finishing.title, widthMm, { size: set.type.title, face: 'heading', afterMm: 2 }),
+    title(set, said.finishing.title, widthMm, 2),
     ...markingInWords(sampler).map((one) => text(set, one, widthMm, { afterMm: 1.5 })),
     ...steps.map((one) => tick(set, one, widthMm)),
     gap(2),
@@ -61,10 +61,10 @@ export function stitchIndex(making: Making, widthMm: number, pageOf: (exercise: 
     ],
     rows,
   )
-  const title = heading(set, said.index.title, widthMm)
-  if (isLarge) return [title, made.head, ...made.rows]
+  const named = heading(set, said.index.title, widthMm)
+  if (isLarge) return [named, made.head, ...made.rows]
   // In two columns, row by row, so that a long one goes over to the next page.
   const half = Math.ceil(made.rows.length / 2)
   const pairs = made.rows.slice(0, half).map((row, index) => beside([0, row], [wide + 6, made.rows[half + index] ?? gap(0.1)]))
-  return [title, { ...beside([0, made.head], [wide + 6, made.head]), withNext: true }, ...pairs]
+  return [named, { ...beside([0, made.head], [wide + 6, made.head]), withNext: true }, ...pairs]
 }

@@ -54,6 +54,8 @@ export const GERMAN: BookWords = {
   weekdays: ['Montag', 'Dienstag', 'Mittwoch', 'Donnerstag', 'Freitag', 'Samstag', 'Sonntag'],
   months: ['Januar', 'Februar', 'M\u00e4rz', 'April', 'Mai', 'Juni', 'Juli', 'August', 'September', 'Oktober', 'November', 'Dezember'],
   day: (weekday, day, month) => `${weekday}, ${day}. ${month}`,
+  onTheWeb:
+    'Dies ist das Lernheft als eine Seite. Die Vorlage fehlt darin: Sie muss in wahrer Gr\u00f6\u00dfe gedruckt werden. Seitenzahlen sind die des gedruckten Heftes. Was du abhakst und eintr\u00e4gst, bleibt in diesem Browser.',
   lesson: (number) => `Stunde ${number}`,
   cover: {
     kind: (lessons) => (lessons > 1 ? `ein Mustertuch zum Mitsticken in ${lessons} Stunden` : 'ein Mustertuch zum Mitsticken'),
@@ -240,6 +242,12 @@ export const GERMAN: BookWords = {
     labelLines: ['Name', 'Gestickt von', 'Begonnen und fertig', 'Garne und Stoff'],
   },
   index: { title: 'Meine Stiche', columns: ['Stich', '\u00dcbung', 'Seite'] },
+  alt: {
+    finished: (name) => `${name}, fertig, im Rahmen`,
+    piece: (name, stitch) => `${name}, wie es gearbeitet ist: ${stitch}`,
+    whole: (inked) => `Das ganze Mustertuch im Umriss; hervorgehoben: ${inked.join(', ')}`,
+    step: (holes) => (holes.length === 0 ? 'Der Faden, wie er jetzt liegt' : `Der Faden, wie er jetzt liegt, mit ${holes.length > 1 ? 'den L\u00f6chern' : 'Loch'} ${holes.join(', ')}`),
+  },
   motions: (motions) => motions.map((one) => MOTIONS[one]).join(', '),
   tool: (id, name) => TOOLS[id] ?? name,
 }

@@ -1,6 +1,6 @@
 /** How the key, the pictures and the minutes are read: on a real line of this course. */
 import { drawLine, USUAL_SHEEN } from '../drawing/index.ts'
-import { beside, type Block, bullet, gap, heading, hint, rule, stack, text } from './blocks.ts'
+import { beside, type Block, bullet, gap, heading, hint, rule, stack, text, title } from '../pages/index.ts'
 import { keyTable } from './key-rows.ts'
 import type { Making } from './types.ts'
 
@@ -25,7 +25,7 @@ export function howToReadTheKey(making: Making, widthMm: number): readonly Block
       ),
   }
   return [
-    text(set, said.key.title, widthMm, { size: set.type.title, face: 'heading' }),
+    title(set, said.key.title, widthMm),
     hint(set, said.key.once, widthMm),
     gap(2),
     ...(key ? [key.head, ...key.rows] : []),

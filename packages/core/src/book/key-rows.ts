@@ -2,8 +2,7 @@
 import { spokenSize, type UsedThread, type WorkedExercise } from '../exercise/index.ts'
 import { needleIn, threadIn } from '../language/index.ts'
 import { alikeInWords, SHEET_WORDS, type ThreadsAlike, threadsAlike, WALNUT } from '../sheets/index.ts'
-import { beside, type Block, type Cell, type Column, gap, stack, table, text } from './blocks.ts'
-import { swatch } from './pictures.ts'
+import { beside, type Block, type Cell, type Column, figure, gap, stack, swatch, table, text } from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 const SWATCH_MM = 15
@@ -26,7 +25,7 @@ function largeKey(making: Making, exercises: readonly WorkedExercise[], widthMm:
   const rows = exercises.map((done) => {
     const colours = threadsAlike(done).flatMap((one) => one.all)
     const line = beside(
-      ...colours.slice(0, 8).map((used, index) => [index * (SWATCH_MM + 2), swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, 5)] as const),
+      ...colours.slice(0, 8).map((used, index) => [index * (SWATCH_MM + 2), figure(swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, 5), SWATCH_MM, '')] as const),
     )
     return stack([
       text(set, `**${letters.get(done.exercise.id) ?? ''} ${done.exercise.name}**, ${sheet.size(spokenSize(done), sampler.units)}`, widthMm),
@@ -61,7 +60,7 @@ function threadCell({ set, said }: Making, all: readonly UsedThread[], widthMm: 
   const isOne = all.length === 1
   const rows = all.map((used) => {
     const name = text(set, isOne ? said.kit.thread(used.thread.colour.name, kind) : used.thread.colour.name, nameWide, { size })
-    return beside([0, swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, size.leadMm)], [SWATCH_MM + 1, name])
+    return beside([0, figure(swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, size.leadMm), SWATCH_MM, '')], [SWATCH_MM + 1, name])
   })
   return stack(isOne ? rows : [...rows, text(set, said.kit.thread('', kind).replace(/^, /, ''), widthMm - 2, { size, colour: WALNUT })])
 }

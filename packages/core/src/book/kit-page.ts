@@ -4,8 +4,7 @@ import { needleIn, stitchIn, threadIn } from '../language/index.ts'
 import { homeMinutesOf } from '../plan/index.ts'
 import type { Hoop } from '../sampler/index.ts'
 import { formatLength, type LengthUnit, listInWords } from '../units/index.ts'
-import { beside, besideOrUnder, type Block, framed, gap, heading, hint, table, text, tick } from './blocks.ts'
-import { swatch } from './pictures.ts'
+import { beside, besideOrUnder, type Block, figure, framed, gap, heading, hint, swatch, table, text, tick, title } from '../pages/index.ts'
 import type { Making } from './types.ts'
 import { datesOf, dayInWords } from './words-of.ts'
 
@@ -22,7 +21,7 @@ export function inYourKit(making: Making, widthMm: number): readonly Block[] {
     framed(text(set, said.kit.missing, right - 11, { size: set.type.small }), right),
   ]
   return [
-    text(set, said.kit.title, widthMm, { size: set.type.title, face: 'heading' }),
+    title(set, said.kit.title, widthMm),
     hint(set, said.kit.once, widthMm),
     gap(2),
     ...(isLarge ? [...threads, gap(3), ...rest] : besideOrUnder(threads, rest, left + 6, 225)),
@@ -42,7 +41,7 @@ function threadTable(making: Making, widthMm: number): readonly Block[] {
     const name = text(set, said.kit.thread(thread.colour.name, threadIn(kind, language)), widthMm * 0.7 - 24, { size: set.type.small })
     const used = making.lessons.filter((one) => one.exercises.some((done) => done.threads.some((use) => use.thread.id === thread.id))).map((one) => one.number)
     const bundle = making.done.flatMap((done) => done.threads).find((use) => use.thread.id === thread.id)?.bundle
-    const line = bundle ? swatch({ bundle, kind, hex: thread.colour.hex }, 14, set.type.small.leadMm) : gap(0.1)
+    const line = bundle ? figure(swatch({ bundle, kind, hex: thread.colour.hex }, 14, set.type.small.leadMm), 14, '') : gap(0.1)
     return [beside([0, tick(set, '', 7, set.type.small)], [7, line], [22, name]), used.join(', '), String(mine.cut.reduce((sum, one) => sum + one.count, 0))]
   })
   const made = table(

@@ -7,19 +7,16 @@ import { type Drawing, moveItems, type DrawingItem } from '../drawing/index.ts'
 import { taughtLessons } from '../plan/index.ts'
 import { cutTo, letterOf, makePattern, PAGE_SIZES, WALNUT, words } from '../sheets/index.ts'
 import { teachingOrder } from '../sampler/index.ts'
+import { type Block, type BookForm, type BookPage, heightOf, inBlack, line, noteLines, Pager, rule, typeFor, withoutColour } from '../pages/index.ts'
 import { beforeYouBegin } from './before.ts'
-import { type Block, line, noteLines, rule } from './blocks.ts'
 import { BOOK_WORDS } from './book-words-of.ts'
 import { cover } from './cover.ts'
-import { exercisePage, heightOf } from './exercise-pages.ts'
+import { exercisePage } from './exercise-pages.ts'
 import { finishing, stitchIndex } from './finishing.ts'
-import type { BookForm } from './grid.ts'
 import { howToReadTheKey } from './key-page.ts'
 import { inYourKit, theLessons } from './kit-page.ts'
 import { opener } from './opener.ts'
-import { type BookPage, Pager } from './pager.ts'
 import type { BookOrder, Making } from './types.ts'
-import { typeFor } from './type.ts'
 import { dayInWords } from './words-of.ts'
 
 /** A book of more pages is set compactly by itself. */
@@ -32,6 +29,8 @@ export interface Book {
   /** Of the book, then of the pattern. */
   readonly pages: number
   readonly patternPages: number
+  /** What it says at its head where it is one page of the web. */
+  readonly onTheWeb: string
   /** From 0; the pattern's after the book's. */
   readonly drawPage: (index: number) => Drawing
   /** Where parts and lessons begin, pages from 1. */
@@ -61,12 +60,14 @@ export function* bookInSteps(order: BookOrder): Generator<number, Book> {
     isCompacted,
     pages: laid.pages.length,
     patternPages: pattern.length,
+    onTheWeb: laid.making.said.onTheWeb,
     outline: laid.outline,
     pageOf: laid.pageOf,
     drawPage: (index) => {
       const page = laid.pages[index]
       if (!page) return pattern[index - laid.pages.length] as Drawing
-      const body = page.blocks.flatMap(({ x, y, block }) => moveItems(block.draw(), { x, y }))
+      const drawn = page.blocks.flatMap(({ x, y, block }) => moveItems(block.draw(), { x, y }))
+      const body = laid.making.ink === 'colour' ? drawn : inBlack(drawn)
       return {
         ...{ left: 0, top: 0, widthMm, heightMm },
         layers: [
@@ -93,9 +94,11 @@ function* layOut(order: BookOrder, form: BookForm): Generator<number, LaidOut> {
 }
 
 function makingOf(order: BookOrder, form: BookForm): Making {
-  const lessons = taughtLessons(order.sampler, order.done)
+  const ink = order.ink ?? 'colour'
+  const done = ink === 'colour' ? order.done : order.done.map(withoutColour)
+  const lessons = taughtLessons(order.sampler, done)
   const letters = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id as string, letterOf(index)]))
-  return { ...order, form, said: BOOK_WORDS[order.sampler.brief.language ?? 'en'], set: { type: typeFor(form), measure: order.measure }, lessons, letters }
+  return { ...order, done, form, ink, said: BOOK_WORDS[order.sampler.brief.language ?? 'en'], set: { type: typeFor(form), measure: order.measure }, lessons, letters }
 }
 
 type Outline = readonly (Book['outline'][number] & { readonly lesson: string | null })[]

@@ -1,11 +1,11 @@
 /** The page for the evening: what one knows already, what is new, where it lies, the key, what to tick, what comes next. */
+import { type DrawingItem, tagged } from '../drawing/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { needleIn, stitchIn, threadIn } from '../language/index.ts'
 import { homeMinutesOf, lessonStory } from '../plan/index.ts'
 import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
-import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from './blocks.ts'
+import { beside, besideOrUnder, type Block, type Cell, exercisePicture, figure, gap, heading, hint, INDIGO, line, rule, stack, table, text, thumbnail, tick } from '../pages/index.ts'
 import { keyTable } from './key-rows.ts'
-import { exercisePicture, thumbnail } from './pictures.ts'
 import type { BookLesson, Making } from './types.ts'
 import { datesOf, dayInWords } from './words-of.ts'
 
@@ -46,7 +46,7 @@ function head(making: Making, { lesson, number }: BookLesson, widthMm: number): 
   ]
   const dateWide = widthMm * 0.3
   const titleX = 20
-  const title = text(set, lesson.title, widthMm - titleX - dateWide - 6, { size: set.type.title, face: 'heading' })
+  const title = text(set, lesson.title, widthMm - titleX - dateWide - 6, { size: set.type.title, face: 'heading', tag: 'H1' })
   const figure = text(set, String(number), titleX, { size: set.type.number, face: 'heading', colour: INDIGO })
   const date = stack(
     when.map((one, index) => text(set, one, dateWide, { size: index === 0 ? set.type.text : set.type.small, colour: index === 0 ? '#1F2A37' : WALNUT })),
@@ -75,7 +75,9 @@ function known(making: Making, { lesson }: BookLesson, widthMm: number): readonl
   const rows = shown.map(({ lesson: number, done, motions }): Block => {
     const stitch = stitchIn(done.assigned.document, done.assigned.language)
     const told = said.opener.knownOf(stitch, letters.get(done.exercise.id) ?? '', number, said.motions(motions))
-    return beside([0, exercisePicture(done, picture, 12)], [picture + 4, text(set, told, widthMm - picture - 4, { afterMm: 1.5 })])
+    if (making.ink === 'saving') return text(set, told, widthMm, { afterMm: 1.5 })
+    const shown = figure(exercisePicture(done, picture, 12), picture, said.alt.piece(done.exercise.name, stitch))
+    return beside([0, shown], [picture + 4, text(set, told, widthMm - picture - 4, { afterMm: 1.5 })])
   })
   const warm = text(set, said.opener.warmUp(stitchIn(first.done.assigned.document, first.done.assigned.language)), widthMm, { afterMm: 3 })
   return [heading(set, said.opener.known, widthMm), ...rows, warm]
@@ -91,8 +93,9 @@ function fresh(making: Making, { lesson }: BookLesson, widthMm: number): readonl
   return [heading(set, said.opener.fresh, widthMm), ...lines]
 }
 
-function whereItLies({ done }: Making, { exercises }: BookLesson, widthMm: number): Block {
-  return thumbnail(done, new Set(exercises.map((one) => one.exercise.id)), widthMm, 62)
+function whereItLies({ done, said, letters }: Making, { exercises }: BookLesson, widthMm: number): Block {
+  const whole = thumbnail(done, new Set(exercises.map((one) => one.exercise.id)), widthMm, 62)
+  return figure(whole, widthMm, said.alt.whole(exercises.map((one) => `${letters.get(one.exercise.id) ?? ''} ${one.exercise.name}`)))
 }
 
 function tickList({ set, said, letters }: Making, { exercises }: BookLesson, widthMm: number): readonly Block[] {
@@ -121,7 +124,8 @@ function tickList({ set, said, letters }: Making, { exercises }: BookLesson, wid
   return [heading(set, said.opener.tick, widthMm), made.head, ...made.rows]
 
   function yoursToWrite(word: string, sizeMm: number): Block {
-    return { heightMm: 6, draw: () => [line(0, 9, 4.4, 0.25), { kind: 'words', text: word, at: { x: 10, y: 4.2 }, sizeMm, face: 'text', colour: WALNUT }] }
+    const unit: DrawingItem = { kind: 'words', text: word, at: { x: 10, y: 4.2 }, sizeMm, face: 'text', colour: WALNUT }
+    return { heightMm: 6, draw: () => [tagged('Entry', [line(0, 9, 4.4, 0.25), unit])] }
   }
 }
 

@@ -5,11 +5,10 @@ import type { Kit } from '../kit/index.ts'
 import type { CourseItem } from '../order/index.ts'
 import type { TaughtLesson } from '../plan/index.ts'
 import type { Sampler } from '../sampler/index.ts'
-import type { MeasureText, PageSize } from '../sheets/index.ts'
+import type { MeasureText, PageSize, PatternSize } from '../sheets/index.ts'
 import type { Hand } from '../steps/index.ts'
-import type { Setting } from './blocks.ts'
+import type { BookForm, BookInk, Setting } from '../pages/index.ts'
 import type { BookWords } from './book-words.ts'
-import type { BookForm } from './grid.ts'
 
 export interface BookOrder {
   readonly sampler: Sampler
@@ -23,8 +22,12 @@ export interface BookOrder {
   readonly owner: string | null
   readonly hand: Hand
   readonly page: PageSize
+  /** Paper of the pattern, if it is to be larger. */
+  readonly patternPage?: PatternSize | undefined
   /** Roomy, and compact by itself where that would be too many pages, unless it is said. */
   readonly form?: BookForm | undefined
+  /** In colour unless it is said. */
+  readonly ink?: BookInk | undefined
   /** Told in the foot; years, months and days. */
   readonly version: string | null
   readonly printed: string
@@ -38,6 +41,7 @@ export type BookLesson = TaughtLesson
 /** One book being made: the order with what all its parts share. */
 export interface Making extends BookOrder {
   readonly form: BookForm
+  readonly ink: BookInk
   readonly said: BookWords
   readonly set: Setting
   readonly lessons: readonly BookLesson[]

@@ -69,7 +69,28 @@ export interface Clipped {
   readonly items: readonly DrawingItem[]
 }
 
-export type DrawingItem = Stroke | Fill | Disc | Ring | Words | Clipped
+/** As in a tagged PDF; a tick is an item of a list with a box before it, an entry is a place to write a figure. */
+export type Tag = 'H1' | 'H2' | 'P' | 'LI' | 'Lbl' | 'LBody' | 'Figure' | 'TR' | 'TH' | 'TD' | 'Tick' | 'Entry'
+
+/** What its items are, for whoever has them read aloud or reads them as a page of the web. What has no tag is ornament. */
+export interface Tagged {
+  readonly kind: 'tagged'
+  readonly tag: Tag
+  /** What a figure shows. */
+  readonly alt?: string
+  /** A figure's place. */
+  readonly frame?: Frame
+  readonly items: readonly DrawingItem[]
+}
+
+export interface Frame {
+  readonly left: number
+  readonly top: number
+  readonly widthMm: number
+  readonly heightMm: number
+}
+
+export type DrawingItem = Stroke | Fill | Disc | Ring | Words | Clipped | Tagged
 
 export interface Layer {
   readonly name: string
@@ -102,6 +123,8 @@ export function moveItems(items: readonly DrawingItem[], by: Point): readonly Dr
         return { ...item, at: moved(item.at) }
       case 'clipped':
         return { ...item, left: item.left + by.x, top: item.top + by.y, items: moveItems(item.items, by) }
+      case 'tagged':
+        return { ...inFrame(item, (frame) => ({ ...frame, left: frame.left + by.x, top: frame.top + by.y })), items: moveItems(item.items, by) }
     }
   })
 }
@@ -125,6 +148,8 @@ export function mirrorItems(items: readonly DrawingItem[], aboutX: number): read
         return { ...item, at: mirrored(item.at) }
       case 'clipped':
         return { ...item, left: 2 * aboutX - item.left - item.widthMm, items: mirrorItems(item.items, aboutX) }
+      case 'tagged':
+        return { ...inFrame(item, (frame) => ({ ...frame, left: 2 * aboutX - frame.left - frame.widthMm })), items: mirrorItems(item.items, aboutX) }
     }
   })
 }
@@ -163,6 +188,17 @@ export function scaleItems(items: readonly DrawingItem[], by: number): readonly 
           heightMm: item.heightMm * by,
           items: scaleItems(item.items, by),
         }
+      case 'tagged':
+        return { ...inFrame(item, (frame) => scaledFrame(frame, by)), items: scaleItems(item.items, by) }
     }
   })
 }
+
+const inFrame = (item: Tagged, change: (frame: Frame) => Frame): Tagged => (item.frame ? { ...item, frame: change(item.frame) } : item)
+
+const scaledFrame = ({ left, top, widthMm, heightMm }: Frame, by: number): Frame => ({
+  ...{ left: left * by, top: top * by, widthMm: widthMm * by, heightMm: heightMm * by },
+})
+
+/** Said of items, as of one thing. */
+export const tagged = (tag: Tag, items: readonly DrawingItem[], more: Pick<Tagged, 'alt' | 'frame'> = {}): Tagged => ({ kind: 'tagged', tag, ...more, items })

@@ -14,7 +14,7 @@ export function writeSvg(drawing: Drawing): string {
     const shape = clip
       ? `<clipPath id="clip${index}"><rect x="${show(clip.left)}" y="${show(clip.top)}" width="${show(clip.right - clip.left)}" height="${show(clip.bottom - clip.top)}"/></clipPath>`
       : ''
-    return `${shape}<g id="${escape(layer.name)}"${clip ? ` clip-path="url(#clip${index})"` : ''}>${layer.items.map(writeItem).join('')}</g>`
+    return `${shape}<g id="${escapeText(layer.name)}"${clip ? ` clip-path="url(#clip${index})"` : ''}>${layer.items.map(writeItem).join('')}</g>`
   })
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${show(widthMm)}mm" height="${show(heightMm)}mm" viewBox="${[left, top, widthMm, heightMm].map(show).join(' ')}">${layers.join('\n')}</svg>\n`
 }
@@ -47,8 +47,10 @@ function writeItem(item: DrawingItem): string {
         .replace(/[^\w-]/g, '-')}`
       return `<clipPath id="${id}"><rect x="${show(left)}" y="${show(top)}" width="${show(widthMm)}" height="${show(heightMm)}"/></clipPath><g clip-path="url(#${id})">${items.map(writeItem).join('')}</g>`
     }
+    case 'tagged':
+      return writeItems(item.items)
     case 'words':
-      return `<text x="${show(item.at.x)}" y="${show(item.at.y)}" font-family="${FAMILY[item.face]}" font-size="${show(item.sizeMm)}"${item.face === 'text-bold' ? ' font-weight="600"' : ''} fill="${item.colour}" text-anchor="${item.align === 'middle' ? 'middle' : item.align === 'right' ? 'end' : 'start'}">${escape(item.text)}</text>`
+      return `<text x="${show(item.at.x)}" y="${show(item.at.y)}" font-family="${FAMILY[item.face]}" font-size="${show(item.sizeMm)}"${item.face === 'text-bold' ? ' font-weight="600"' : ''} fill="${item.colour}" text-anchor="${item.align === 'middle' ? 'middle' : item.align === 'right' ? 'end' : 'start'}">${escapeText(item.text)}</text>`
   }
 }
 
@@ -61,6 +63,6 @@ function pathData(points: readonly Point[], closed: boolean): string {
   return `${points.map((at, index) => `${index === 0 ? 'M' : 'L'}${show(at.x)} ${show(at.y)}`).join('')}${closed ? 'Z' : ''}`
 }
 
-function escape(text: string): string {
+export function escapeText(text: string): string {
   return text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`)
 }

@@ -26,6 +26,16 @@ export function luminance(hex: string): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
 
+/** The grey that is as light. */
+export function greyOf(hex: string): string {
+  const light = luminance(hex)
+  const share = light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055
+  const part = Math.round(255 * share)
+    .toString(16)
+    .padStart(2, '0')
+  return `#${part}${part}${part}`
+}
+
 /** WCAG contrast of two colours, 1 (the same) to 21 (black on white). */
 export function contrast(a: string, b: string): number {
   const [dark, light] = [luminance(a), luminance(b)].sort((one, other) => one - other) as [number, number]

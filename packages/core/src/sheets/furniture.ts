@@ -3,12 +3,26 @@ import type { DrawingItem } from '../drawing/index.ts'
 import type { SheetWords } from './sheet-words.ts'
 import { type Area, INK, type MeasureText, WALNUT, words } from './flow.ts'
 
+export interface Paper {
+  readonly widthMm: number
+  readonly heightMm: number
+}
+
+/** Of sheets and books, upright. */
 export type PageSize = 'a4' | 'letter'
 
-export const PAGE_SIZES: Readonly<Record<PageSize, { readonly widthMm: number; readonly heightMm: number }>> = {
+/** Of patterns, and of two pages side by side. */
+export type PatternSize = PageSize | 'a3' | 'tabloid'
+
+export const PAPERS: Readonly<Record<PatternSize, Paper>> = {
   a4: { widthMm: 210, heightMm: 297 },
   letter: { widthMm: 215.9, heightMm: 279.4 },
+  a3: { widthMm: 297, heightMm: 420 },
+  tabloid: { widthMm: 279.4, heightMm: 431.8 },
 }
+export const PAGE_SIZES: Readonly<Record<PageSize, Paper>> = { a4: PAPERS.a4, letter: PAPERS.letter }
+
+export const onItsSide = ({ widthMm, heightMm }: Paper): Paper => ({ widthMm: heightMm, heightMm: widthMm })
 
 const MARGIN_MM = 12
 const HEAD_MM = 13
@@ -18,8 +32,7 @@ export const CHECK_BAR_MM = 50
 export const CHECK_SQUARE_MM = 25.4
 const TICK_MM = 0.2
 
-export function contentArea(size: PageSize): Area {
-  const { widthMm, heightMm } = PAGE_SIZES[size]
+export function contentArea({ widthMm, heightMm }: Paper): Area {
   return { left: MARGIN_MM, top: MARGIN_MM + HEAD_MM, widthMm: widthMm - 2 * MARGIN_MM, heightMm: heightMm - 2 * MARGIN_MM - HEAD_MM - FOOT_MM }
 }
 
@@ -31,8 +44,7 @@ export interface PageHeading {
   readonly hand: 'right' | 'left'
 }
 
-export function pageFurniture(size: PageSize, heading: PageHeading, measure: MeasureText, said: SheetWords): DrawingItem[] {
-  const { widthMm, heightMm } = PAGE_SIZES[size]
+export function pageFurniture({ widthMm, heightMm }: Paper, heading: PageHeading, measure: MeasureText, said: SheetWords): DrawingItem[] {
   const right = widthMm - MARGIN_MM
   const rule = MARGIN_MM + 8.5
   const room = right - MARGIN_MM

@@ -1,13 +1,13 @@
 /** The head of a page: names of any length stand beside one another, and the page's number is never cut. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { pageFurniture } from './furniture.ts'
+import { pageFurniture, PAPERS } from './furniture.ts'
 import { SHEET_WORDS } from './sheet-words.ts'
 
 /** Every letter half as wide as it is high. */
 const measure = (text: string, sizeMm: number): number => 0.5 * sizeMm * [...text].length
 const heading = (sampler: string, part: string) => {
-  const items = pageFurniture('a4', { sampler, part, page: 12, pages: 120, hand: 'right' }, measure, SHEET_WORDS.en)
+  const items = pageFurniture(PAPERS.a4, { sampler, part, page: 12, pages: 120, hand: 'right' }, measure, SHEET_WORDS.en)
   const [name, right] = items.filter((one) => one.kind === 'words')
   if (!name || !right) throw new Error('no heading')
   return { name, right }

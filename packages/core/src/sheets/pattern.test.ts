@@ -2,7 +2,9 @@
 import { describe, expect, it } from 'vitest'
 import { workSampler } from '../exercise/index.ts'
 import { newSampler, type Sampler } from '../sampler/index.ts'
-import { contentArea, makeSheets } from './index.ts'
+import type { Point } from '../geometry/index.ts'
+import { contentArea, makePattern, makeSheets, OVERLAP_MM, PAPERS } from './index.ts'
+import { tileDesign } from './tile-design.ts'
 
 const words = (text: string, sizeMm: number): number => text.length * sizeMm * 0.5
 const sampler: Sampler = {
@@ -22,38 +24,72 @@ const sampler: Sampler = {
 }
 
 describe('the pattern on several pages', () => {
-  const pages = makeSheets({ sampler, exercises: workSampler(sampler).done, title: 'All', page: 'a4', hand: 'right', measure: words })
-  const area = contentArea('a4')
+  const pages = makePattern({ sampler, exercises: workSampler(sampler).done, title: 'All', page: 'a4', hand: 'right', measure: words })
+  const paper = { widthMm: pages[0]?.widthMm ?? 0, heightMm: pages[0]?.heightMm ?? 0 }
+  const area = contentArea(paper)
   const tiles = pages
-    .flatMap((page) => page.layers.filter((layer) => layer.name === 'marks'))
+    .flatMap((page) => page.layers.filter((layer) => layer.name === 'trace'))
     .map((layer) => {
       const strokes = layer.items.flatMap((item) => (item.kind === 'stroke' ? item.paths : []))
-      const longest = strokes
-        .filter((path) => path.length === 2)
-        .sort(
-          (a, b) =>
-            Math.hypot((b[1]?.x ?? 0) - (b[0]?.x ?? 0), (b[1]?.y ?? 0) - (b[0]?.y ?? 0)) -
-            Math.hypot((a[1]?.x ?? 0) - (a[0]?.x ?? 0), (a[1]?.y ?? 0) - (a[0]?.y ?? 0)),
-        )
+      const long = (path: readonly Point[]): number => Math.hypot((path[1]?.x ?? 0) - (path[0]?.x ?? 0), (path[1]?.y ?? 0) - (path[0]?.y ?? 0))
+      const longest = strokes.filter((path) => path.length === 2).sort((a, b) => long(b) - long(a))
       return { down: longest[0]?.[0] ?? { x: 0, y: 0 }, clip: layer.clip }
     })
+  const needed = (room: number, of: number): number => Math.ceil((of - OVERLAP_MM) / (room - OVERLAP_MM))
 
-  it('has as many pages as its 418 by 618 mm, margins and all, need', () => {
-    const columns = Math.ceil((400 + 18) / area.widthMm)
-    const rows = Math.ceil((600 + 18) / area.heightMm)
-    expect(tiles.length).toBe(columns * rows)
+  it('has as few pages as its 418 by 618 mm need, upright or on their side, with what both show', () => {
+    const counted = [PAPERS.a4, { widthMm: 297, heightMm: 210 }].map(contentArea).map((one) => needed(one.widthMm, 400 + 18) * needed(one.heightMm, 600 + 18))
+    expect(tiles.length).toBe(Math.min(...counted))
   })
 
-  it('goes on from page to page by just the height of the area, and from column to column by its width', () => {
-    const columns = Math.ceil((400 + 18) / area.widthMm)
+  it('shows ten millimetres on two sheets, and goes on from one to the next by just the rest', () => {
+    const columns = needed(area.widthMm, 400 + 18)
     const [first, beside, below] = [tiles[0], tiles[1], tiles[columns]]
-    expect((first?.down.x ?? 0) - (beside?.down.x ?? 0)).toBeCloseTo(area.widthMm, 6)
+    expect((first?.down.x ?? 0) - (beside?.down.x ?? 0)).toBeCloseTo(area.widthMm - OVERLAP_MM, 6)
     expect((first?.down.y ?? 0) - (beside?.down.y ?? 0)).toBeCloseTo(0, 6)
-    expect((first?.down.y ?? 0) - (below?.down.y ?? 0)).toBeCloseTo(area.heightMm, 6)
+    expect((first?.down.y ?? 0) - (below?.down.y ?? 0)).toBeCloseTo(area.heightMm - OVERLAP_MM, 6)
   })
 
   it('shows on each page what lies in its area and nothing besides', () => {
     for (const { clip } of tiles) expect(clip).toEqual({ left: area.left, top: area.top, right: area.left + area.widthMm, bottom: area.top + area.heightMm })
+  })
+
+  it('names what stands whole on no sheet, and says on each which of them it is', () => {
+    const said = pages.map((page) => page.layers.flatMap((layer) => layer.items.flatMap((item) => (item.kind === 'words' ? [item] : []))))
+    for (const [index, one] of said.entries()) {
+      expect(one.map((word) => word.text).join(' ')).toContain('The seam runs through A and B.')
+      const heavy = one.filter((word) => word.face === 'text-bold' && word.text === String(index + 1))
+      expect(heavy).toHaveLength(1)
+    }
+  })
+
+  it('is one sheet where the paper is large enough', () => {
+    const small: Sampler = {
+      ...sampler,
+      drawing: { groups: [], guides: [{ id: 'g1', guide: { kind: 'line', path: 'M 20 40 L 300 40' } }] },
+      exercises: [{ id: 'e1', name: 'Across', stitch: 'back-stitch', on: [{ guide: 'g1' }] }],
+    }
+    const on = (patternPage: 'a4' | 'a3') =>
+      makePattern({ sampler: small, exercises: workSampler(small).done, title: 'All', page: 'a4', patternPage, hand: 'right', measure: words })
+    // 298 mm with its margins: on A4 two sheets, on A3 laid on its side one.
+    expect(on('a4')).toHaveLength(2)
+    expect(on('a3').map((page) => [page.widthMm, page.heightMm])).toEqual([[420, 297]])
+  })
+})
+
+describe('exercises on sheets', () => {
+  const box = (left: number, right: number) => ({ left, right, top: 0, bottom: 50 })
+  it('stand whole where moving the seam can do it', () => {
+    // In the middle the seam would go through the second.
+    const parts = [
+      { id: 'A', box: box(0, 60) },
+      { id: 'B', box: box(110, 260) },
+      { id: 'C', box: box(270, 300) },
+    ]
+    const tiling = tileDesign(parts, { left: 0, right: 300, top: 0, bottom: 50 }, { widthMm: 224, heightMm: 224 })
+    expect([tiling.columns, tiling.rows, tiling.cut]).toEqual([2, 1, []])
+    for (const { box: one } of parts)
+      expect(tiling.tiles.some(({ from }) => one.left >= from.x - 1e-6 && one.right <= from.x + tiling.area.widthMm + 1e-6)).toBe(true)
   })
 })
 
@@ -66,10 +102,11 @@ describe('the pattern of what is ironed on', () => {
   })
   const printed = (of: Sampler) => {
     const [page] = makeSheets({ sampler: of, exercises: workSampler(of).done, title: 'All', page: 'a4', hand: 'right', measure: words })
-    const items = page?.layers.find((layer) => layer.name === 'marks')?.items ?? []
+    const items = page?.layers.find((layer) => layer.name === 'trace')?.items ?? []
     const line = items.flatMap((item) => (item.kind === 'stroke' ? item.paths : [])).find((path) => path.length === 3) ?? []
+    const looked = page?.layers.find((layer) => layer.name === 'look')?.items ?? []
     const head = page?.layers.find((layer) => layer.name === 'page')?.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) ?? []
-    return { line, head: head.join(' '), letters: items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) }
+    return { line, head: head.join(' '), letters: looked.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) }
   }
 
   it('is the other way round at its own size and place, and says so; its letter can still be read', () => {
@@ -115,7 +152,7 @@ describe('behind, on the sheet', () => {
     expect(left).toEqual([...(right ?? [])].reverse())
     // Each number stands on the pattern too.
     const [page] = makeSheets({ sampler: drops, exercises: workSampler(drops).done, title: 'All', page: 'a4', hand: 'right', measure: words })
-    const onPattern = page?.layers.find((layer) => layer.name === 'marks')?.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) ?? []
+    const onPattern = page?.layers.find((layer) => layer.name === 'look')?.items.flatMap((item) => (item.kind === 'words' ? [item.text] : [])) ?? []
     expect(onPattern).toEqual(['A', '1', '2', '3'])
   })
 

@@ -3,16 +3,16 @@
  * true. Only what must be true is drawn so: the pattern, with the bar that proves it.
  */
 import { type Drawing, moveItems, scaleItems } from '../drawing/index.ts'
-import { CHECK_BAR_MM, PAGE_SIZES, type PageSize } from './furniture.ts'
+import { CHECK_BAR_MM } from './furniture.ts'
 
 /** What a bar of 50 mm may have measured, mm: with more the printer has been told to fit the page, and something would run off it. */
 export const BAR_RANGE: readonly [number, number] = [46, 54]
 
 /** Null, or what the bar measures where it is right: as it is. */
-export function correctedFor(page: Drawing, size: PageSize, barMm: number | null): Drawing {
+export function correctedFor(page: Drawing, barMm: number | null): Drawing {
   if (barMm === null || barMm === CHECK_BAR_MM) return page
   const by = CHECK_BAR_MM / barMm
-  const { widthMm, heightMm } = PAGE_SIZES[size]
+  const { widthMm, heightMm } = page
   const to = { x: (widthMm / 2) * (1 - by), y: (heightMm / 2) * (1 - by) }
   return {
     ...page,

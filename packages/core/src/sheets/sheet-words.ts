@@ -11,6 +11,8 @@ export interface SheetWords {
   readonly pattern: (title: string, mirrored: boolean) => string
   readonly corrected: (pattern: string, measured: string) => string
   readonly joinAt: (row: number, column: number) => string
+  /** Letters of exercises that stand whole on no sheet. */
+  readonly seam: (letters: readonly string[]) => string
   readonly grain: string
   readonly key: string
   /** Part, stitch, length, strands, thread, needle. */
@@ -50,7 +52,8 @@ const ENGLISH: SheetWords = {
   forLearner: (name) => `, for ${name}`,
   pattern: (title, mirrored) => `${title}: pattern, true size${mirrored ? ', mirrored to be ironed on' : ''}`,
   corrected: (pattern, measured) => `${pattern}, for a printer that prints 50 mm as ${measured}`,
-  joinAt: (row, column) => `Row ${row}, column ${column}: join at the crosses`,
+  joinAt: (row, column) => `Row ${row}, column ${column}: lay the crosses over one another; 10 mm are on both sheets.`,
+  seam: (letters) => `The seam runs through ${listInWords(letters)}.`,
   grain: 'grain',
   key: 'Key',
   columns: ['Part', 'Stitch', 'Length', 'Strands', 'Thread', 'Needle'],
@@ -100,7 +103,8 @@ const GERMAN: SheetWords = {
   forLearner: (name) => `, für ${name}`,
   pattern: (title, mirrored) => `${title}: Vorlage in wahrer Größe${mirrored ? ', gespiegelt zum Aufbügeln' : ''}`,
   corrected: (pattern, measured) => `${pattern}, für einen Drucker, der 50 mm als ${measured} druckt`,
-  joinAt: (row, column) => `Reihe ${row}, Spalte ${column}: an den Kreuzen ansetzen`,
+  joinAt: (row, column) => `Reihe ${row}, Spalte ${column}: Kreuze übereinanderlegen; 10 mm stehen auf beiden Blättern.`,
+  seam: (letters) => `Die Naht geht durch ${letters.join(', ')}.`,
   grain: 'Fadenlauf',
   key: 'Legende',
   columns: ['Teil', 'Stich', 'Länge', 'Fäden', 'Garn', 'Nadel'],

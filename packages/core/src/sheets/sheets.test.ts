@@ -72,7 +72,7 @@ describe.each(['a4', 'letter'] as const)('the whole library on %s', (page) => {
   })
 
   it('has every exercise in its key, and the text of every block stays above the foot', () => {
-    const area = contentArea(page)
+    const area = contentArea(PAGE_SIZES[page])
     const body = pages.flatMap((one) => one.layers.filter((layer) => layer.name === 'sheet').flatMap((layer) => layer.items))
     for (const exercise of exercises) expect(body.some((item) => item.kind === 'words' && item.text.startsWith(exercise.name.split(' ')[0] ?? ''))).toBe(true)
     for (const item of body) if (item.kind === 'words') expect(item.at.y).toBeLessThan(area.top + area.heightMm + 0.01)

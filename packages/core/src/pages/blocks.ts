@@ -2,8 +2,7 @@
  * What a page is made of. A block knows its height before it is drawn: a book is laid out whole, and each page drawn only when it is
  * wanted. Blocks are drawn from their own top left; none is ever torn.
  */
-import type { DrawingItem, Face } from '../drawing/index.ts'
-import { moveItems } from '../drawing/index.ts'
+import { type DrawingItem, type Face, moveItems, type Tag, tagged } from '../drawing/index.ts'
 import { INK, type MeasureText, WALNUT, words } from '../sheets/index.ts'
 import type { TypeScale, TypeSize } from './type.ts'
 
@@ -31,23 +30,32 @@ export interface TextStyle {
   readonly colour?: string
   /** After its last line. */
   readonly afterMm?: number
+  /** What it is to whoever hears it; nothing of its own inside a cell or an item of a list. */
+  readonly tag?: Tag | null
+  readonly isCentred?: boolean
 }
 
 /** A paragraph; **what stands between stars** is bold. */
 export function text(set: Setting, said: string, widthMm: number, style: TextStyle = {}): Block {
-  const { size = set.type.text, face = 'text', colour = INK, afterMm = 0 } = style
+  const { size = set.type.text, face = 'text', colour = INK, afterMm = 0, tag = 'P' } = style
   const lines = wrapRuns(runsOf(said, face), widthMm, size.sizeMm, set.measure)
-  return {
-    heightMm: lines.length * size.leadMm + afterMm,
-    draw: () =>
-      lines.flatMap((line, index) => line.map((run) => words(run.text, { x: run.x, y: baseline(size) + index * size.leadMm }, size.sizeMm, run.face, colour))),
-  }
+  const wideOf = (line: readonly PlacedRun[]): number => line.reduce((wide, run) => Math.max(wide, run.x + set.measure(run.text, size.sizeMm, run.face)), 0)
+  const draw = (): readonly DrawingItem[] =>
+    lines.flatMap((line, index) => {
+      const left = style.isCentred ? (widthMm - wideOf(line)) / 2 : 0
+      return line.map((run) => words(run.text, { x: left + run.x, y: baseline(size) + index * size.leadMm }, size.sizeMm, run.face, colour))
+    })
+  return { heightMm: lines.length * size.leadMm + afterMm, draw: () => (tag === null || lines.length === 0 ? draw() : [tagged(tag, draw())]) }
 }
 
 export const heading = (set: Setting, said: string, widthMm: number): Block => ({
-  ...text(set, said, widthMm, { size: set.type.heading, face: 'heading', colour: INDIGO, afterMm: 0.8 }),
+  ...text(set, said, widthMm, { size: set.type.heading, face: 'heading', colour: INDIGO, afterMm: 0.8, tag: 'H2' }),
   withNext: true,
 })
+
+/** Of a part, on a page of its own. */
+export const title = (set: Setting, said: string, widthMm: number, afterMm = 0): Block =>
+  text(set, said, widthMm, { size: set.type.title, face: 'heading', tag: 'H1', afterMm })
 
 export const hint = (set: Setting, said: string, widthMm: number): Block => text(set, said, widthMm, { size: set.type.small, colour: WALNUT })
 
@@ -56,19 +64,21 @@ const BOX_ROOM_MM = 7
 
 /** A box to tick, and what for. */
 export function tick(set: Setting, said: string, widthMm: number, size: TypeSize = set.type.text): Block {
-  const line = text(set, said, widthMm - BOX_ROOM_MM, { size })
+  const line = text(set, said, widthMm - BOX_ROOM_MM, { size, tag: null })
   const top = baseline(size) - size.sizeMm * 0.36 - BOX_MM / 2
   return {
     heightMm: Math.max(line.heightMm, BOX_MM + 1) + 1.2,
-    draw: () => [box(0, top), ...moveItems(line.draw(), { x: BOX_ROOM_MM, y: 0 })],
+    draw: () => [tagged('Tick', [box(0, top), ...moveItems(line.draw(), { x: BOX_ROOM_MM, y: 0 })])],
   }
 }
 
 export function bullet(set: Setting, said: string, widthMm: number, size: TypeSize = set.type.text): Block {
-  const line = text(set, said, widthMm - 4, { size })
+  const line = text(set, said, widthMm - 4, { size, tag: null })
   return {
     heightMm: line.heightMm + 0.8,
-    draw: () => [{ kind: 'disc', at: { x: 1, y: baseline(size) - size.sizeMm * 0.32 }, radiusMm: 0.5, fill: INK }, ...moveItems(line.draw(), { x: 4, y: 0 })],
+    draw: () => [
+      tagged('LI', [{ kind: 'disc', at: { x: 1, y: baseline(size) - size.sizeMm * 0.32 }, radiusMm: 0.5, fill: INK }, ...moveItems(line.draw(), { x: 4, y: 0 })]),
+    ],
   }
 }
 
@@ -90,7 +100,7 @@ const box = (x: number, y: number): DrawingItem => ({
 /** One under another, kept together. */
 export function stack(blocks: readonly Block[]): Block {
   return {
-    heightMm: blocks.reduce((sum, one) => sum + one.heightMm, 0),
+    heightMm: heightOf(blocks),
     draw: () => {
       let y = 0
       return blocks.flatMap((one) => {
@@ -101,6 +111,8 @@ export function stack(blocks: readonly Block[]): Block {
     },
   }
 }
+
+export const heightOf = (blocks: readonly Block[]): number => blocks.reduce((sum, one) => sum + one.heightMm, 0)
 
 /** Side by side, each so far from the left; as high as the highest. */
 export function beside(...parts: readonly (readonly [number, Block])[]): Block {
@@ -137,7 +149,7 @@ export function line(from: number, to: number, y: number, widthMm: number, colou
 /** Lines to write on, to fill what is left of a page; nothing where too little is. */
 export function noteLines(set: Setting, title: string, widthMm: number, roomMm: number): readonly Block[] {
   const each = 9
-  const head = heading(set, title, widthMm)
+  const head = text(set, title, widthMm, { size: set.type.heading, face: 'heading', colour: INDIGO, afterMm: 0.8, tag: null })
   const count = Math.floor((roomMm - head.heightMm) / each)
   if (count < 2) return []
   return [
@@ -158,14 +170,14 @@ export function table(set: Setting, columns: readonly Column[], rows: readonly (
   const size = set.type.small
   const xs = columns.map((_, index) => columns.slice(0, index).reduce((sum, one) => sum + one.widthMm, 0))
   const width = columns.reduce((sum, one) => sum + one.widthMm, 0)
-  const rowOf = (cells: readonly Cell[], style: TextStyle, lineMm: number): Block => {
-    const placed = cells.map((cell, index): readonly [number, Block] => [
-      xs[index] as number,
-      typeof cell === 'string' ? text(set, cell, (columns[index] as Column).widthMm - 2.4, { size, ...style }) : cell,
-    ])
+  const rowOf = (cells: readonly Cell[], style: TextStyle, lineMm: number, tag: 'TH' | 'TD'): Block => {
+    const placed = cells.map((cell, index): readonly [number, Block] => {
+      const inner = typeof cell === 'string' ? text(set, cell, (columns[index] as Column).widthMm - 2.4, { size, ...style, tag: null }) : cell
+      return [xs[index] as number, { ...inner, draw: () => [tagged(tag, inner.draw())] }]
+    })
     const row = beside(...placed)
     const heightMm = row.heightMm + 1.7
-    return { heightMm, draw: () => [...row.draw(), line(0, width, heightMm - 0.7, lineMm)] }
+    return { heightMm, draw: () => [tagged('TR', row.draw()), line(0, width, heightMm - 0.7, lineMm)] }
   }
   return {
     head: {
@@ -173,12 +185,19 @@ export function table(set: Setting, columns: readonly Column[], rows: readonly (
         columns.map((one) => one.title),
         { face: 'text-bold', colour: WALNUT, size: set.type.foot },
         0.3,
+        'TH',
       ),
       withNext: true,
     },
-    rows: rows.map((cells) => rowOf(cells, {}, 0.15)),
+    rows: rows.map((cells) => rowOf(cells, {}, 0.15, 'TD')),
   }
 }
+
+/** A picture with what it shows, for whoever does not see it; with no words where what stands beside it says so already. */
+export const figure = (inner: Block, widthMm: number, alt: string): Block => ({
+  ...inner,
+  draw: () => [tagged('Figure', inner.draw(), { alt, frame: { left: 0, top: 0, widthMm, heightMm: inner.heightMm } })],
+})
 
 /** In a frame, with a bar at its left that says: read this first. */
 export function framed(inner: Block, widthMm: number, padMm = 4): Block {
@@ -211,7 +230,7 @@ export function framed(inner: Block, widthMm: number, padMm = 4): Block {
 }
 
 /** Text stands so far under the top of its line. */
-const baseline = (size: TypeSize): number => (size.leadMm - size.sizeMm) / 2 + size.sizeMm * 0.82
+export const baseline = (size: TypeSize): number => (size.leadMm - size.sizeMm) / 2 + size.sizeMm * 0.82
 
 interface Run {
   readonly text: string

@@ -1,6 +1,6 @@
 /** Blocks on pages: none torn, none alone at the foot, lessons on left pages, bold words in their place. */
 import { describe, expect, it } from 'vitest'
-import type { Words } from '../drawing/index.ts'
+import type { DrawingItem, Words } from '../drawing/index.ts'
 import { type Block, besideOrUnder, noteLines, type Setting, table, text } from './blocks.ts'
 import { pageArea } from './grid.ts'
 import { Pager } from './pager.ts'
@@ -10,7 +10,8 @@ const block = (heightMm: number, withNext = false): Block => ({ heightMm, withNe
 const heights = (pager: Pager): number[][] => pager.pages.map((page) => page.blocks.map((one) => one.block.heightMm))
 /** Every letter half as wide as high. */
 const set: Setting = { type: typeFor('roomy'), measure: (said, sizeMm) => said.length * sizeMm * 0.5 }
-const wordsOf = (one: Block): Words[] => one.draw().filter((item): item is Words => item.kind === 'words')
+const inside = (items: readonly DrawingItem[]): readonly DrawingItem[] => items.flatMap((item) => (item.kind === 'tagged' ? inside(item.items) : [item]))
+const wordsOf = (one: Block): Words[] => inside(one.draw()).filter((item): item is Words => item.kind === 'words')
 
 describe('pages', () => {
   it('have room at the back for holes: at the left of right pages, at the right of left ones', () => {
