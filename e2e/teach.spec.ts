@@ -90,7 +90,8 @@ test('a question is kept with its lesson over a reload; the place is kept too; t
 test('the learner\u2019s book is laid out, read on screen, and made as a file', async ({ page }) => {
   await openThursdays(page)
   await stage(page, 'Sheets')
-  await page.getByText('Learner\u2019s book', { exact: true }).click()
+  await page.getByLabel('What is printed').click()
+  await page.getByTitle('Learner\u2019s book').click()
   await expect(page.getByTestId('book-pages')).toBeVisible({ timeout: 30_000 })
   await nothingSerious(page, 'the learner\u2019s book')
   const link = page.getByRole('link', { name: 'Make the PDF' })

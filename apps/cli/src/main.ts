@@ -27,8 +27,10 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
                   [--class FILE --learner ID]: as one learner of the class works it
                   [--bar MM]: what the bar of 50 mm measured on your printer, to correct it by
-  book FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--form roomy|compact|large]
+  book FILE --out FILE.pdf | FILE.html [--page a4|letter] [--hand left|right] [--form roomy|compact|large]
                   [--class FILE [--learner ID]]: the learner's book, with the class's dates
+                  [--kind teacher|cards|slip]: the teacher's book; cards to cut out; what changed, [--since FILE]
+                  [--ink black|saving] [--pattern a4|letter|a3|tabloid] [--booklet]: two pages on a sheet, to fold
 
 FILE is a sampler, or a file that holds a single exercise; - is standard input.
 `
@@ -62,21 +64,18 @@ export async function run(args: readonly string[]): Promise<number> {
     if (!read.ok) return report(read.problems)
     given = read.value
   }
-  const classText = call.options.class === undefined ? undefined : readInput(call.options.class)
-  if (classText === null) {
-    process.stderr.write(`The file "${call.options.class}" cannot be read. Is its name right?\n`)
-    return 2
+  const texts: Record<string, string> = {}
+  for (const [option, name] of FURTHER_FILES) {
+    const file = call.options[option]
+    if (file === undefined) continue
+    const text = readInput(file)
+    if (text === null) {
+      process.stderr.write(`The file "${file}" cannot be read. Is its name right?\n`)
+      return 2
+    }
+    texts[name] = text
   }
-  const storesText = call.options.stores === undefined ? undefined : readInput(call.options.stores)
-  if (storesText === null) {
-    process.stderr.write(`The file "${call.options.stores}" cannot be read. Is its name right?\n`)
-    return 2
-  }
-  const answer = await command.run(given, {
-    ...call.options,
-    ...(classText === undefined ? {} : { classText }),
-    ...(storesText === undefined ? {} : { storesText }),
-  })
+  const answer = await command.run(given, { ...call.options, ...texts })
   if (!answer.ok) return report(answer.problems)
   report(answer.problems)
   const { output } = answer.value
@@ -92,9 +91,16 @@ interface Call {
   readonly options: Readonly<Record<string, string>>
 }
 
+/** Files beside the one that a command is about, and as what their text is handed on. */
+const FURTHER_FILES = [
+  ['class', 'classText'],
+  ['stores', 'storesText'],
+  ['since', 'sinceText'],
+] as const
+
 /** Said or not, with nothing after them. */
-const SWITCHES = ['moving', 'ics']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'bar', 'class', 'learner', 'language', 'stores']
+const SWITCHES = ['moving', 'ics', 'booklet']
+const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'bar', 'class', 'learner', 'language', 'stores', 'pattern', 'ink', 'kind', 'since']
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []

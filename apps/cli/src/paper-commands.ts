@@ -8,8 +8,8 @@ export async function sheet(given: unknown, options: Readonly<Record<string, str
   const file = readSamplerFile(given)
   if (!file.ok) return file
   const wanted = sheetRequest
-    .pick({ page: true, hand: true, lesson: true, bar: true })
-    .safeParse({ page: options.page, hand: options.hand, lesson: options.lesson, bar: options.bar })
+    .pick({ page: true, pattern: true, hand: true, lesson: true, bar: true })
+    .safeParse({ page: options.page, pattern: options.pattern, hand: options.hand, lesson: options.lesson, bar: options.bar })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', []))
   const learner = learnerFor(file.value, options)
@@ -19,7 +19,7 @@ export async function sheet(given: unknown, options: Readonly<Record<string, str
   const printed = await printSampler({
     sampler: file.value.sampler,
     ...wanted.data,
-    barMm: wanted.data.bar,
+    ...{ barMm: wanted.data.bar, patternPage: wanted.data.pattern },
     ...(learner.value ? { learner: learner.value } : {}),
     made: new Date(),
   })
@@ -30,26 +30,32 @@ export async function sheet(given: unknown, options: Readonly<Record<string, str
 export async function book(given: unknown, options: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const file = readSamplerFile(given)
   if (!file.ok) return file
+  const { page, pattern, hand, form, ink, bar, kind, booklet } = options
   const wanted = bookRequest
-    .pick({ page: true, hand: true, form: true, bar: true })
-    .safeParse({ page: options.page, hand: options.hand, form: options.form, bar: options.bar })
+    .pick({ page: true, pattern: true, hand: true, form: true, ink: true, bar: true, kind: true, booklet: true })
+    .safeParse({ page, pattern, hand, form, ink, bar, kind, booklet: booklet === undefined ? undefined : 'yes' })
   if (!wanted.success) return failure(...problemsOf(wanted.error))
   if (options.out === undefined) return failure(error('cli.no-out', []))
   const learner = learnerFor(file.value, options)
   if (!learner.ok) return learner
   const group = options.classText === undefined ? null : classOf(options.classText)
   if (group && !group.ok) return group
-  const { printBook } = await import('@lemmata/print')
-  const whose = learner.value ? { learner: learner.value } : {}
-  const printed = await printBook({
-    sampler: file.value.sampler,
-    ...wanted.data,
-    barMm: wanted.data.bar,
-    ...whose,
-    calendar: group?.value.calendar,
-    made: new Date(),
-  })
+  const since = options.sinceText === undefined ? null : samplerOf(options.sinceText)
+  if (since && !since.ok) return since
+  const { bookAsWebPage, printBook } = await import('@lemmata/print')
+  const order = {
+    ...{ sampler: file.value.sampler, ...wanted.data, booklet: booklet !== undefined },
+    ...{ barMm: wanted.data.bar, patternPage: wanted.data.pattern, group: group?.value, made: new Date() },
+    ...(learner.value ? { learner: learner.value } : {}),
+    since: since ? { sampler: since.value.sampler, version: options.since ?? '' } : undefined,
+  }
+  const printed = options.out.endsWith('.html') ? bookAsWebPage(order) : await printBook(order)
   return printed.ok ? success({ output: printed.value, wrong: hasErrors(printed.problems) }, printed.problems) : printed
+}
+
+function samplerOf(text: string): Result<SamplerFile> {
+  const json = readJson(text)
+  return json.ok ? readSamplerFile(json.value) : json
 }
 
 function classOf(text: string): Result<ClassDocument> {

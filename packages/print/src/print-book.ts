@@ -1,18 +1,29 @@
-/** A sampler, with its class's dates, to the PDF of a learner's book. */
+/** A sampler, with its class's dates, to the PDF of its books, cards and slips, or to a page of the web. */
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
-import { type Book, type BookForm, type BookInk, makeBook } from '@lemmata/core/book'
+import { type Book, type BookForm, type BookInk, type BookOrder, makeBook } from '@lemmata/core/book'
 import { courseOnDates } from '@lemmata/core/calendar'
-import type { ClassCalendar, Learner } from '@lemmata/core/classes'
+import { makeCards } from '@lemmata/core/cards'
+import type { ClassCalendar, ClassDocument, Learner } from '@lemmata/core/classes'
 import { type Drawing, writeWebPage } from '@lemmata/core/drawing'
 import { forLearner, workSampler } from '@lemmata/core/exercise'
 import { planKit } from '@lemmata/core/kit'
 import { courseOf } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
+import { makeSlip } from '@lemmata/core/slip'
+import { makeTeacherBook } from '@lemmata/core/teacher-book'
 import { bookletSides, drawBookletSide, PAPERS, type PageSize, type PatternSize } from '@lemmata/core/sheets'
 import { makeMeasure, writePdf } from './write-pdf.ts'
 
+/** The learner's book, the teacher's, cards to cut out, or what changed since an earlier print. */
+export type BookKind = 'learner' | 'teacher' | 'cards' | 'slip'
+
 export interface BookPrint {
+  readonly kind?: BookKind | undefined
   readonly sampler: Sampler
+  /** The class with its names and notes, for its teacher alone. */
+  readonly group?: ClassDocument | undefined
+  /** What learners have in hand, and what that print was called. */
+  readonly since?: { readonly sampler: Sampler; readonly version: string } | undefined
   /** The class's; none where it has no dates. */
   readonly calendar?: ClassCalendar | undefined
   /** Whose book it is; the class's without. */
@@ -59,7 +70,40 @@ function* foldedPages(book: Book, page: PageSize): Generator<Drawing> {
   for (let index = 0; index < book.patternPages; index += 1) yield book.drawPage(book.pages + index)
 }
 
+/** Whatever of it is wanted, laid out. */
 export function layBook(order: BookPrint): Result<Book> {
+  const found = courseFor(order)
+  if (!found.ok) return found
+  const { value: course, problems } = found
+  const learners = (): Book => makeBook({ ...course, owner: order.learner?.name ?? null, ...{ patternPage: order.patternPage, form: order.form, barMm: order.barMm } })
+  switch (order.kind ?? 'learner') {
+    case 'learner':
+      return success(learners(), problems)
+    case 'teacher':
+      return success(makeTeacherBook({ ...course, group: order.group ?? null, pageOf: learners().pageOf }), problems)
+    case 'cards':
+      return success(makeCards({ ...course, owner: null }), problems)
+    case 'slip':
+      return slipFor(order, course, learners, problems)
+  }
+}
+
+function slipFor(order: BookPrint, course: Course, learners: () => Book, problems: readonly Problem[]): Result<Book> {
+  const { since } = order
+  if (!since) return failure(error('print.no-since', []))
+  const before = layBook({ ...order, ...{ kind: 'learner', since: undefined, sampler: since.sampler } })
+  const { sampler } = order.learner ? forLearner(since.sampler, order.learner) : since
+  const slip = makeSlip({
+    ...{ ...course, owner: null, before: { sampler, done: workSampler(sampler).done }, versionBefore: since.version },
+    // The earlier one may have had no lessons yet: then it has no pages.
+    ...{ pagesBefore: before.ok ? before.value.pageOf : new Map(), pagesNow: learners().pageOf },
+  })
+  return success(slip, problems)
+}
+
+type Course = Omit<BookOrder, 'owner' | 'form' | 'patternPage' | 'barMm'>
+
+function courseFor(order: BookPrint): Result<Course> {
   const { learner } = order
   const { sampler, problems: passedOver } = learner ? forLearner(order.sampler, learner) : { sampler: order.sampler, problems: [] }
   const { done, problems } = workSampler(sampler)
@@ -67,15 +111,14 @@ export function layBook(order: BookPrint): Result<Book> {
   const taught = new Set(sampler.lessons.flatMap((one) => one.exercises))
   if (!done.some((one) => taught.has(one.exercise.id))) return failure(error('print.no-lessons', ['lessons']), ...all)
   const course = courseOf(done)
-  const book = makeBook({
+  const calendar = order.calendar ?? order.group?.calendar
+  const made = {
     ...{ sampler, done, course, kit: planKit(sampler, done) },
-    dates: order.calendar ? courseOnDates(sampler, order.calendar, course) : null,
-    owner: learner?.name ?? null,
+    dates: calendar ? courseOnDates(sampler, calendar, course) : null,
     hand: order.hand ?? learner?.hand ?? 'right',
-    ...{ page: order.page, patternPage: order.patternPage, form: order.form, ink: order.ink, version: order.version ?? null },
+    ...{ page: order.page, ink: order.ink, version: order.version ?? null },
     printed: order.made.toISOString().slice(0, 10),
     measure: makeMeasure(),
-    barMm: order.barMm,
-  })
-  return success(book, all)
+  } as const
+  return success(made, all)
 }

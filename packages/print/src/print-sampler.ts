@@ -3,12 +3,14 @@ import { error, failure, type Problem, type Result, success } from '@lemmata/cor
 import type { Learner } from '@lemmata/core/classes'
 import { forLearner, workSampler } from '@lemmata/core/exercise'
 import type { Sampler } from '@lemmata/core/sampler'
-import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
+import { makeSheets, type PageSize, type PatternSize, sheetTitle } from '@lemmata/core/sheets'
 import { makeMeasure, writePdf } from './write-pdf.ts'
 
 export interface PrintOrder {
   readonly sampler: Sampler
   readonly page: PageSize
+  /** Paper of the pattern, if it is to be larger. */
+  readonly patternPage?: PatternSize | undefined
   /** Left out: the learner's own, else the right. */
   readonly hand?: 'right' | 'left' | undefined
   /** One lesson only. */
@@ -35,7 +37,7 @@ export async function printSampler(order: PrintOrder): Promise<Result<Uint8Array
   }
   const title = sheetTitle(lesson, learner, sampler.brief.language)
   const hand = order.hand ?? learner?.hand ?? 'right'
-  const pages = makeSheets({ sampler, exercises, title, page: order.page, hand, measure: makeMeasure(), barMm: order.barMm })
+  const pages = makeSheets({ sampler, exercises, title, page: order.page, patternPage: order.patternPage, hand, measure: makeMeasure(), barMm: order.barMm })
   const pdf = await writePdf(pages, {
     title: lesson || learner ? `${sampler.name}: ${title}` : sampler.name,
     made: order.made,

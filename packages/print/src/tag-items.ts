@@ -2,7 +2,7 @@
  * What stands on a page in the order in which it is read: headings, paragraphs, lists, tables, pictures with their words. What has no
  * tag, as rules, frames and feet, is said to be ornament. PDF 1.7, 14.8.
  */
-import type { DrawingItem, Tag, Tagged } from '@lemmata/core/drawing'
+import type { DrawingItem, Tag, Tagged, Words } from '@lemmata/core/drawing'
 import { writeItem } from './write-items.ts'
 
 type Element = PDFKit.PDFStructureElement
@@ -72,8 +72,16 @@ export class Tagger {
 
   private content(element: Element, name: string, items: readonly DrawingItem[]): void {
     element.add(this.document.markStructureContent(name))
-    for (const one of items) writeItem(this.document, one)
+    for (const [index, one] of items.entries()) writeItem(this.document, one.kind === 'words' ? this.withSpace(one, items[index + 1]) : one)
     this.document.endMarkedContent()
+  }
+
+  /** Lines are broken at spaces that are not drawn: whoever hears them would hear one long word. */
+  private withSpace(one: Words, next: DrawingItem | undefined): Words {
+    if (next?.kind !== 'words' || (one.align ?? 'left') !== 'left') return one
+    const end = one.at.x + this.document.font(one.face).fontSize(one.sizeMm).widthOfString(one.text)
+    const isApart = Math.abs(next.at.y - one.at.y) > 0.1 || next.at.x - end > 0.1 * one.sizeMm
+    return isApart ? { ...one, text: `${one.text} ` } : one
   }
 
   private ornament(items: readonly DrawingItem[]): void {

@@ -1,8 +1,10 @@
 /** Prints off the main thread, one job after another, in a worker that is begun when first needed. */
 import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
-import type { BookForm } from '@lemmata/core/book'
-import type { ClassCalendar, Learner } from '@lemmata/core/classes'
+import type { BookForm, BookInk } from '@lemmata/core/book'
+import type { ClassDocument, Learner } from '@lemmata/core/classes'
+import type { PatternSize } from '@lemmata/core/sheets'
+import type { BookKind } from '@lemmata/print'
 import { HttpProblem, wrongInput } from '../http/problem.ts'
 
 export interface PrintJob {
@@ -12,6 +14,7 @@ export interface PrintJob {
   readonly hand: 'right' | 'left' | undefined
   readonly learner: Learner | undefined
   readonly barMm: number | undefined
+  readonly patternPage: PatternSize | undefined
   /** The lesson sheet of one lesson or of all, or the whole book. */
   readonly as: { readonly kind: 'sheet'; readonly lesson: string | undefined } | BookJob
   readonly made: string
@@ -19,8 +22,14 @@ export interface PrintJob {
 
 export interface BookJob {
   readonly kind: 'book'
+  readonly what: BookKind
+  /** As a page of the web, not as a PDF. */
+  readonly onTheWeb: boolean
+  readonly ink: BookInk | undefined
+  readonly booklet: boolean
+  readonly group: ClassDocument | undefined
+  readonly since: { readonly document: unknown; readonly version: string } | undefined
   readonly form: BookForm | undefined
-  readonly calendar: ClassCalendar | undefined
   readonly version: string
 }
 

@@ -1,5 +1,5 @@
-/** The learner's book as it prints: its pages side by side as they lie open, with what was done to make them fit. */
-import { MOST_PAGES } from '@lemmata/core/book'
+/** A book as it prints: its pages side by side as they lie open, with what was done to make them fit. */
+import { type Book, MOST_PAGES } from '@lemmata/core/book'
 import { PAGE_SIZES } from '@lemmata/core/sheets'
 import { counted } from '@lemmata/core/units'
 import { Progress } from 'antd'
@@ -21,10 +21,10 @@ export function BookPages({ wanted, pxPerMm }: { readonly wanted: BookWanted; re
   return (
     <>
       <p className="sheet-said">
-        {counted(book.pages, 'page')} and {counted(book.patternPages, 'pattern sheet')},{' '}
-        {book.form === 'large' ? 'in large print' : `set ${book.form === 'compact' ? 'compactly' : 'roomily'}`}
-        {book.isCompacted && `, for roomily it would be more than ${MOST_PAGES}`}. Print it on both sides, turned on the long edge; the pattern on one side.
-        {wanted.calendar === undefined && ' The class has no dates yet: give it some under Calendar, and they stand in its book.'}
+        {bookInWords(wanted, book)}
+        {wanted.kind !== 'cards' &&
+          wanted.group?.calendar === undefined &&
+          ' The class has no dates yet: give it some under Calendar, and they stand in its book.'}
       </p>
       <div className="sheet-pages book-pages" data-testid="book-pages">
         {/* As it lies open: the first page is a right one. */}
@@ -40,4 +40,13 @@ export function BookPages({ wanted, pxPerMm }: { readonly wanted: BookWanted; re
       </div>
     </>
   )
+}
+
+function bookInWords({ kind }: BookWanted, book: Book): string {
+  const pages = counted(book.pages, 'page')
+  if (kind === 'cards') return `${pages}, to print on card on one side and cut along the lines.`
+  if (kind === 'teacher') return `${pages}, for you alone: names and notes of the class stand in it. Print it on both sides, turned on the long edge.`
+  const set = book.form === 'large' ? 'in large print' : `set ${book.form === 'compact' ? 'compactly' : 'roomily'}`
+  const why = book.isCompacted ? `, for roomily it would be more than ${MOST_PAGES}` : ''
+  return `${pages} and ${counted(book.patternPages, 'pattern sheet')}, ${set}${why}. Print it on both sides, turned on the long edge; the pattern on one side.`
 }

@@ -1,8 +1,8 @@
 /** The lesson sheets: seen here as they print, page by page, and made as PDF by the server. */
 import { workForLearner } from '@lemmata/core/exercise'
-import { BAR_RANGE, CHECK_BAR_MM, makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
+import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import type { BookForm } from '@lemmata/core/book'
-import { Button, InputNumber, Segmented, Select } from 'antd'
+import { Button, Segmented, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
@@ -14,6 +14,9 @@ import { BookPages } from './BookPages.tsx'
 import { LearnerPanel } from './LearnerPanel.tsx'
 import { measure } from './measure.ts'
 import { PageCanvas } from './PageCanvas.tsx'
+import { addressOf, type Paper, PAPERS_BY_NAME, USUAL_PRINT, type Wanted } from './papers.ts'
+import { PrintPanel } from './PrintPanel.tsx'
+import { SlipPanel } from './SlipPanel.tsx'
 import { useBar } from './use-bar.ts'
 import { useClass } from './use-class.ts'
 
@@ -26,7 +29,9 @@ export function SheetsStage() {
   const { done, busy, complete } = useWorked()
   const [page, setPage] = useState<PageSize>('a4')
   const [classHand, setClassHand] = useState<Hand>('right')
-  const [paper, setPaper] = useState<'sheet' | 'book'>('sheet')
+  const [paper, setPaper] = useState<Paper>('sheet')
+  const [settings, setSettings] = useState(USUAL_PRINT)
+  const [since, setSince] = useState<string>()
   const [form, setForm] = useState<BookForm | 'fitting'>('fitting')
   const [bar, setBar] = useBar()
   const [lesson, setLesson] = useState('')
@@ -36,53 +41,34 @@ export function SheetsStage() {
   const pxPerMm = look === 'two' ? TWO_PX_PER_MM : look === 'read' ? READ_PX_PER_MM : screenScale
   const group = useClass(open?.id ?? '')
   const learner = group.open?.document.learners.find((one) => one.id === whose)
-  const isBook = paper === 'book'
+  const isBook = paper !== 'sheet'
   const chosen = isBook ? undefined : sampler.lessons.find((one) => one.id === lesson)
   const hand = learner ? (learner.hand ?? 'right') : classHand
   const ofLesson = useMemo(() => done.filter((one) => !chosen || chosen.exercises.includes(one.exercise.id)), [done, chosen])
   const own = useMemo(() => (learner ? workForLearner(sampler, learner, ofLesson) : { exercises: ofLesson, problems: [] }), [sampler, learner, ofLesson])
   const pages = useMemo(
     () =>
-      own.exercises.length === 0 || paper === 'book'
+      own.exercises.length === 0 || isBook
         ? []
-        : makeSheets({ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure, barMm: bar }).map(
-            (one) => ({
-              ...{ widthMm: one.widthMm, heightMm: one.heightMm, draw: () => one },
-            }),
-          ),
-    [paper, sampler, own, chosen, learner, page, hand, bar],
+        : makeSheets({
+            ...{ sampler, exercises: own.exercises, title: sheetTitle(chosen, learner, sampler.brief.language), page, hand, measure },
+            ...{ patternPage: settings.pattern ?? undefined, barMm: bar },
+          }).map((one) => ({ widthMm: one.widthMm, heightMm: one.heightMm, draw: () => one })),
+    [isBook, sampler, own, chosen, learner, page, hand, bar, settings.pattern],
   )
-  const asked = new URLSearchParams({
-    page,
-    hand,
-    ...(bar === CHECK_BAR_MM ? {} : { bar: String(bar) }),
-    ...(chosen ? { lesson: chosen.id } : {}),
-    ...(group.open && learner ? { class: group.open.id, learner: learner.id } : {}),
-  })
-  const bookAsked = new URLSearchParams({
-    page,
-    hand,
-    ...(bar === CHECK_BAR_MM ? {} : { bar: String(bar) }),
-    ...(form === 'fitting' ? {} : { form }),
-    ...(group.open ? { class: group.open.id } : {}),
-    ...(group.open && learner ? { learner: learner.id } : {}),
-  })
-  const address = `/api/samplers/${open?.id ?? ''}/${isBook ? `book.pdf?${bookAsked.toString()}` : `sheet.pdf?${asked.toString()}`}`
+  const wanted: Wanted = {
+    ...{ paper, page, hand, settings, barMm: bar, learner: paper === 'teacher' || paper === 'cards' ? undefined : learner, since },
+    ...{ form: form === 'fitting' ? undefined : form, lesson: chosen?.id, group: group.open?.id },
+  }
+  const id = open?.id ?? ''
   const hasBook = complete && sampler.lessons.some((one) => own.exercises.some((done) => one.exercises.includes(done.exercise.id)))
+  const canPrint = paper === 'sheet' ? pages.length > 0 : hasBook && (paper !== 'slip' || since !== undefined)
   const saved = open?.status === 'saved' && (!learner || group.open?.status === 'saved')
   return (
     <div className="stage-frame">
       <h1 className="visually-hidden">Sheets</h1>
       <div className="toolbar">
-        <Segmented<'sheet' | 'book'>
-          aria-label="What is printed"
-          value={paper}
-          onChange={setPaper}
-          options={[
-            { value: 'sheet', label: 'Lesson sheet' },
-            { value: 'book', label: 'Learner’s book' },
-          ]}
-        />
+        <Select<Paper> aria-label="What is printed" style={{ width: 160 }} value={paper} onChange={setPaper} options={[...PAPERS_BY_NAME]} />
         <Segmented<PageSize>
           aria-label="Paper"
           value={page}
@@ -103,7 +89,7 @@ export function SheetsStage() {
             ]}
           />
         )}
-        {isBook ? (
+        {paper === 'learner' && (
           <Select
             aria-label="How it is set"
             style={{ width: 170 }}
@@ -116,7 +102,8 @@ export function SheetsStage() {
               { value: 'large', label: 'Large print' },
             ]}
           />
-        ) : (
+        )}
+        {paper === 'sheet' && (
           <Select
             aria-label="Lesson"
             style={{ width: 170 }}
@@ -147,27 +134,13 @@ export function SheetsStage() {
         <Button onClick={() => void group.addLearner().then((id) => id !== null && setWhose(id))}>Add a learner</Button>
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
-        <Button type="primary" href={address} target="_blank" disabled={!saved || (isBook ? !hasBook : pages.length === 0)} onClick={() => dispatch(printed())}>
+        <Button type="primary" href={addressOf(id, wanted)} target="_blank" disabled={!saved || !canPrint} onClick={() => dispatch(printed())}>
           Make the PDF
         </Button>
       </div>
       <div className="stage-scroll sheet-table">
         <div className="sheet-note">
-          <span>
-            Printed at 100 %, every mark lies where it belongs: the check bar and square on each {isBook ? 'pattern sheet' : 'page'} prove it. Mine measured{' '}
-            <InputNumber
-              aria-label="The bar of 50 mm measured, mm"
-              size="small"
-              min={BAR_RANGE[0]}
-              max={BAR_RANGE[1]}
-              step={0.1}
-              precision={1}
-              value={bar}
-              onChange={(mm) => mm !== null && setBar(mm)}
-              style={{ width: 74 }}
-            />{' '}
-            mm{bar === CHECK_BAR_MM ? '.' : ': the pattern is drawn so that this printer prints it true.'}
-          </span>
+          <PrintPanel {...{ paper, settings, bar, setBar }} onChange={setSettings} webPage={saved && hasBook ? addressOf(id, wanted, 'html') : null} />
           <Segmented<Look>
             aria-label="The pages are shown"
             value={look}
@@ -183,12 +156,14 @@ export function SheetsStage() {
         {own.problems.map((problem) => (
           <ProblemLine key={problem.code + problem.path.join()} problem={problem} />
         ))}
-        {isBook ? (
+        {paper === 'slip' ? (
+          <SlipPanel sampler={id} since={since} onChange={setSince} />
+        ) : isBook ? (
           hasBook ? (
             <BookPages
               wanted={{
-                ...{ sampler, done: own.exercises, calendar: group.open?.document.calendar, learner, hand, page, barMm: bar },
-                ...{ form: form === 'fitting' ? undefined : form, version: open?.revision ?? 0 },
+                ...{ kind: paper, sampler, done: own.exercises, group: group.open?.document, learner: wanted.learner, hand, page, barMm: bar },
+                ...{ form: wanted.form, ink: settings.ink, patternPage: settings.pattern ?? undefined, version: open?.revision ?? 0 },
               }}
               pxPerMm={pxPerMm}
             />

@@ -46,7 +46,7 @@ describe('the pages', () => {
 describe('the learner’s book', () => {
   it('is laid out with all its pages, and asked for as it is set', async () => {
     open()
-    fireEvent.click(screen.getByText('Learner’s book'))
+    await choose('What is printed', 'Learner’s book')
     const first = await screen.findByRole('img', { name: /^Page 1 of \d+$/ }, { timeout: 20_000 })
     const count = Number(/of (\d+)$/.exec(first.getAttribute('aria-label') ?? '')?.[1])
     expect(pages().length).toBe(count)
@@ -60,11 +60,47 @@ describe('the learner’s book', () => {
     await waitFor(() => expect(pages().length).toBeGreaterThan(count), { timeout: 20_000 })
   })
 
-  it('without a lesson there is none, and it says where lessons are made', () => {
+  it('without a lesson there is none, and it says where lessons are made', async () => {
     open({ ...demo, lessons: [] })
-    fireEvent.click(screen.getByText('Learner’s book'))
+    await choose('What is printed', 'Learner’s book')
     expect(screen.getByText(/put some into lessons under Order/)).toBeTruthy()
     expect(screen.getByText('Make the PDF').closest('a')?.className).toContain('disabled')
+  })
+})
+
+describe('what else is printed', () => {
+  it('the teacher’s book is laid out, and asked for by its name', async () => {
+    open()
+    await choose('What is printed', 'Teacher’s book')
+    expect(await screen.findByText(/for you alone: names and notes/, undefined, { timeout: 20_000 })).toBeTruthy()
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'right', kind: 'teacher' })
+    // It has no pattern, and is nobody else's.
+    expect(screen.queryByLabelText('The bar of 50 mm measured, mm')).toBeNull()
+  })
+
+  it('cards are without colour where that is asked for', async () => {
+    open()
+    await choose('What is printed', 'Cards and labels')
+    await choose('Ink', 'Without colour')
+    expect(await screen.findByText(/to print on card/, undefined, { timeout: 20_000 })).toBeTruthy()
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'right', kind: 'cards', ink: 'black' })
+  })
+
+  it('a slip waits until it is said which version learners have', async () => {
+    open()
+    await choose('What is printed', 'Correction slip')
+    expect(screen.getByText(/what changed, on which of their pages/)).toBeTruthy()
+    expect(screen.getByText('Make the PDF').closest('a')?.className).toContain('disabled')
+  })
+
+  it('the learner’s book is folded, on larger paper for its pattern, or a page of the web', async () => {
+    open()
+    await choose('What is printed', 'Learner’s book')
+    await screen.findByRole('img', { name: /^Page 1 of \d+$/ }, { timeout: 20_000 })
+    await choose('Paper of the pattern', 'Pattern on A3')
+    fireEvent.click(screen.getByText('Folded: two pages on a sheet'))
+    expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'right', pattern: 'a3', booklet: 'yes' })
+    expect(screen.getByText('As a page of the web').getAttribute('href')).toMatch(/\/book\.html\?/)
   })
 })
 

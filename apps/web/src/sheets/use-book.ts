@@ -1,25 +1,31 @@
-/** The learner's book laid out between what else the page has to do: it says how far it is, and stops when something changes. */
+/** A book laid out between what else the page has to do: it says how far it is, and stops when something changes. */
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { type Book, type BookForm, bookInSteps } from '@lemmata/core/book'
+import { type Book, type BookForm, type BookInk, bookInSteps } from '@lemmata/core/book'
 import { courseOnDates } from '@lemmata/core/calendar'
-import type { ClassCalendar, Learner } from '@lemmata/core/classes'
+import { makeCards } from '@lemmata/core/cards'
+import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import { planKit } from '@lemmata/core/kit'
 import { courseOf } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
-import type { PageSize } from '@lemmata/core/sheets'
+import type { PageSize, PatternSize } from '@lemmata/core/sheets'
+import { makeTeacherBook } from '@lemmata/core/teacher-book'
 import dayjs from 'dayjs'
 import { useEffect, useState } from 'react'
 import { measure } from './measure.ts'
 
 export interface BookWanted {
+  readonly kind: 'learner' | 'teacher' | 'cards'
   readonly sampler: Sampler
   /** All of it, as she works it; none while it is not worked. */
   readonly done: readonly WorkedExercise[]
-  readonly calendar: ClassCalendar | undefined
+  /** The class with its dates, and for its teacher its names and notes. */
+  readonly group: ClassDocument | undefined
   readonly learner: Learner | undefined
   readonly hand: 'right' | 'left'
   readonly page: PageSize
   readonly form: BookForm | undefined
+  readonly ink: BookInk
+  readonly patternPage: PatternSize | undefined
   readonly version: number
   /** What the check bar measured on the printer, mm. */
   readonly barMm: number
@@ -34,24 +40,28 @@ export interface BookLaid {
 /** A frame is 16 ms: so much of it is the book's. */
 const SLICE_MS = 10
 
-export function useBook({ sampler, done, calendar, learner, hand, page, form, version, barMm }: BookWanted): BookLaid {
+export function useBook(wanted: BookWanted): BookLaid {
+  const { kind, sampler, done, group, learner, hand, page, form, ink, patternPage, version, barMm } = wanted
   const [laid, setLaid] = useState<BookLaid>(NOTHING)
   useEffect(() => {
     setLaid(NOTHING)
     if (done.length === 0) return
     const course = courseOf(done)
-    const steps = bookInSteps({
-      ...{ sampler, done, course, kit: planKit(sampler, done), owner: learner?.name ?? null, hand, page, form, measure, barMm },
-      dates: calendar ? courseOnDates(sampler, calendar, course) : null,
+    const order = {
+      ...{ sampler, done, course, kit: planKit(sampler, done), owner: learner?.name ?? null, hand, page, form, ink, patternPage, measure, barMm },
+      dates: group?.calendar ? courseOnDates(sampler, group.calendar, course) : null,
       version: String(version),
       printed: dayjs().format('YYYY-MM-DD'),
-    })
+    }
+    const steps = kind === 'cards' ? at(() => makeCards(order)) : bookInSteps(order)
+    // The teacher's says on which page of the learner's it is.
+    const finished = (book: Book): Book => (kind === 'teacher' ? makeTeacherBook({ ...order, group: group ?? null, pageOf: book.pageOf }) : book)
     let timer: ReturnType<typeof setTimeout>
     const go = (): void => {
       const until = performance.now() + SLICE_MS
       for (;;) {
         const step = steps.next()
-        if (step.done) return setLaid({ book: step.value, share: 1 })
+        if (step.done) return setLaid({ book: finished(step.value), share: 1 })
         if (performance.now() < until) continue
         setLaid({ book: null, share: step.value })
         timer = setTimeout(go)
@@ -60,8 +70,14 @@ export function useBook({ sampler, done, calendar, learner, hand, page, form, ve
     }
     timer = setTimeout(go)
     return () => clearTimeout(timer)
-  }, [sampler, done, calendar, learner, hand, page, form, version, barMm])
+  }, [kind, sampler, done, group, learner, hand, page, form, ink, patternPage, version, barMm])
   return laid
 }
 
 const NOTHING: BookLaid = { book: null, share: 0 }
+
+/** Laid out at once, for it is short. */
+// biome-ignore lint/correctness/useYield: it has nothing to say on the way.
+function* at(make: () => Book): Generator<number, Book> {
+  return make()
+}

@@ -35,7 +35,7 @@ const LOWER: readonly number[] = [0, 2, 4, 6]
 const shownBefore = new WeakMap<WorkedExercise, Map<string, Demonstration | null>>()
 
 /** Worked out once for each hand: a book is laid out before it is drawn, and perhaps twice. */
-function demonstrationOf({ hand }: Pick<Making, 'hand'>, done: WorkedExercise): Demonstration | null {
+export function demonstrationOf({ hand }: Pick<Making, 'hand'>, done: WorkedExercise): Demonstration | null {
   const known = shownBefore.get(done) ?? new Map<string, Demonstration | null>()
   shownBefore.set(done, known)
   if (known.has(hand)) return known.get(hand) ?? null
@@ -110,7 +110,7 @@ function steps(making: Making, done: WorkedExercise, demonstration: Demonstratio
 const stepLetter = (number: number): string =>
   number <= 26 ? String.fromCharCode(96 + number) : `${String.fromCharCode(96 + Math.floor((number - 1) / 26))}${String.fromCharCode(97 + ((number - 1) % 26))}`
 
-function stepBlock({ set, said: { alt } }: Making, done: WorkedExercise, demonstration: Demonstration, step: Step, widthMm: number, grid: StepGrid): Block {
+export function stepBlock({ set, said: { alt } }: Making, done: WorkedExercise, demonstration: Demonstration, step: Step, widthMm: number, grid: StepGrid): Block {
   const indent = set.type.step.sizeMm * 1.45
   const said = text(set, stepSentence(step, done.assigned), widthMm - indent, { size: set.type.step })
   const frameOf = { left: 0, top: 0, widthMm, heightMm: grid.heightMm }

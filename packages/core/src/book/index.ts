@@ -1,4 +1,11 @@
 /** The learner's book: a course on paper, laid out whole and drawn page by page. */
 export type { BookForm, BookInk } from '../pages/index.ts'
-export { type Book, bookInSteps, makeBook, MOST_PAGES } from './make-book.ts'
-export type { BookOrder } from './types.ts'
+export { bind, type Book, drawFoot } from './bind.ts'
+export { BOOK_WORDS } from './book-words-of.ts'
+export { demonstrationOf, stepBlock } from './exercise-pages.ts'
+export { hoopInBook } from './kit-page.ts'
+export { keyTable } from './key-rows.ts'
+export { bookInSteps, makeBook, makingOf, MOST_PAGES } from './make-book.ts'
+export { whereItLies } from './opener.ts'
+export { datesOf, dayInWords, hoursOf } from './words-of.ts'
+export type { BookLesson, BookOrder, Making } from './types.ts'

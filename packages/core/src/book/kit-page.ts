@@ -61,12 +61,17 @@ function bag({ said, set, sampler, kit, done }: Making, widthMm: number): readon
   const tools = toolsFor(done, kit.stiletto)
   const named = (one: KitTool): string => said.tool(one.id, one.name)
   return [
-    ...(sampler.workingHoop ? [tick(set, said.kit.hoop(sampler.workingHoop.shape, hoopSize(sampler.workingHoop, sampler.units)), widthMm)] : []),
+    ...(sampler.workingHoop ? [tick(set, hoopInBook({ said, sampler }), widthMm)] : []),
     tick(set, said.kit.needles(listInWords(kit.needles.map(({ needle }) => needleIn(needle, language)))), widthMm),
     tick(set, said.kit.pattern, widthMm),
     ...tools.filter((one) => one.needed === 'always' && !one.shared).map((one) => tick(set, named(one), widthMm)),
     ...tools.filter((one) => one.needed === 'helps').map((one) => tick(set, `${said.kit.helps}: ${named(one).toLowerCase()}`, widthMm)),
   ]
+}
+
+/** Nothing where there is none. */
+export function hoopInBook({ said, sampler: { workingHoop: hoop, units } }: Pick<Making, 'said' | 'sampler'>): string {
+  return hoop ? said.kit.hoop(hoop.shape, hoopSize(hoop, units)) : ''
 }
 
 function hoopSize(hoop: Hoop, units: LengthUnit): string {

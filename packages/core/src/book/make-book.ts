@@ -3,11 +3,11 @@
  * In the order in which a learner needs it: take care, how to begin, how to read, what is in the bag, then lesson by lesson, and the
  * pattern at the end, which is never bound.
  */
-import { type Drawing, moveItems, type DrawingItem } from '../drawing/index.ts'
+import type { DrawingItem } from '../drawing/index.ts'
 import { taughtLessons } from '../plan/index.ts'
-import { cutTo, letterOf, makePattern, PAGE_SIZES, WALNUT, words } from '../sheets/index.ts'
-import { teachingOrder } from '../sampler/index.ts'
-import { type Block, type BookForm, type BookPage, heightOf, inBlack, line, noteLines, Pager, rule, typeFor, withoutColour } from '../pages/index.ts'
+import { lettersOf, makePattern } from '../sheets/index.ts'
+import { type Block, type BookForm, type BookPage, heightOf, noteLines, Pager, rule, typeFor, withoutColour } from '../pages/index.ts'
+import { bind, type Book, drawFoot } from './bind.ts'
 import { beforeYouBegin } from './before.ts'
 import { BOOK_WORDS } from './book-words-of.ts'
 import { cover } from './cover.ts'
@@ -21,23 +21,6 @@ import { dayInWords } from './words-of.ts'
 
 /** A book of more pages is set compactly by itself. */
 export const MOST_PAGES = 40
-
-export interface Book {
-  readonly form: BookForm
-  /** It was to be roomy, and would have been too many pages. */
-  readonly isCompacted: boolean
-  /** Of the book, then of the pattern. */
-  readonly pages: number
-  readonly patternPages: number
-  /** What it says at its head where it is one page of the web. */
-  readonly onTheWeb: string
-  /** From 0; the pattern's after the book's. */
-  readonly drawPage: (index: number) => Drawing
-  /** Where parts and lessons begin, pages from 1. */
-  readonly outline: readonly { readonly title: string; readonly page: number; readonly level: 1 | 2 }[]
-  /** Pages from 1, by exercise. */
-  readonly pageOf: ReadonlyMap<string, number>
-}
 
 export function makeBook(order: BookOrder): Book {
   const steps = bookInSteps(order)
@@ -54,29 +37,8 @@ export function* bookInSteps(order: BookOrder): Generator<number, Book> {
   const isCompacted = order.form === undefined && first.pages.length > MOST_PAGES
   const laid = isCompacted ? yield* layOut(order, 'compact') : first
   const pattern = makePattern({ ...order, exercises: order.done, title: order.sampler.name })
-  const { widthMm, heightMm } = PAGE_SIZES[order.page]
-  return {
-    form: laid.making.form,
-    isCompacted,
-    pages: laid.pages.length,
-    patternPages: pattern.length,
-    onTheWeb: laid.making.said.onTheWeb,
-    outline: laid.outline,
-    pageOf: laid.pageOf,
-    drawPage: (index) => {
-      const page = laid.pages[index]
-      if (!page) return pattern[index - laid.pages.length] as Drawing
-      const drawn = page.blocks.flatMap(({ x, y, block }) => moveItems(block.draw(), { x, y }))
-      const body = laid.making.ink === 'colour' ? drawn : inBlack(drawn)
-      return {
-        ...{ left: 0, top: 0, widthMm, heightMm },
-        layers: [
-          { name: 'book', items: body },
-          { name: 'foot', items: footOf(laid.making, page, laid.pages.length) },
-        ],
-      }
-    },
-  }
+  const { making, pages, outline, pageOf } = laid
+  return bind({ making, pages, outline, pageOf, isCompacted, pattern, onTheWeb: making.said.onTheWeb, foot: (page) => footOf(making, page, pages.length) })
 }
 
 interface LaidOut {
@@ -93,11 +55,11 @@ function* layOut(order: BookOrder, form: BookForm): Generator<number, LaidOut> {
   return yield* layOnce(making, new Map(before.outline.flatMap(({ lesson, page }) => (lesson === null ? [] : [[lesson, page] as const]))))
 }
 
-function makingOf(order: BookOrder, form: BookForm): Making {
+export function makingOf(order: BookOrder, form: BookForm): Making {
   const ink = order.ink ?? 'colour'
   const done = ink === 'colour' ? order.done : order.done.map(withoutColour)
   const lessons = taughtLessons(order.sampler, done)
-  const letters = new Map(teachingOrder(order.sampler).map((exercise, index) => [exercise.id as string, letterOf(index)]))
+  const letters = lettersOf(order.sampler)
   return { ...order, done, form, ink, said: BOOK_WORDS[order.sampler.brief.language ?? 'en'], set: { type: typeFor(form), measure: order.measure }, lessons, letters }
 }
 
@@ -161,21 +123,13 @@ function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Gen
   return { making, pages: pager.pages, outline, pageOf }
 }
 
-function footOf({ said, set, hand, version, printed, lessons }: Making, { area, number, part }: BookPage, pages: number): readonly DrawingItem[] {
+function footOf(making: Making, page: BookPage, pages: number): readonly DrawingItem[] {
+  const { said, hand, version, printed, lessons } = making
   if (lessons.length === 0) return []
-  const { sizeMm } = set.type.foot
-  const { left, widthMm, footMm } = area
-  const right = left + widthMm
-  const isRecto = number % 2 === 1
-  const middle = `${said.foot.hand[hand]} \u00b7 ${said.foot.printed(version, dayInWords(printed, said))}`
-  const named = cutTo(number === 1 ? said.foot.book(pages) : part, widthMm / 2 - set.measure(middle, sizeMm, 'text') / 2 - 6, (text) =>
-    set.measure(text, sizeMm, 'text'),
-  )
-  const at = (side: 'left' | 'right'): { x: number; y: number } => ({ x: side === 'left' ? left : right, y: footMm })
-  return [
-    line(left, right, footMm - 4.5, 0.25),
-    ...(number === 1 ? [] : [words(String(number), at(isRecto ? 'right' : 'left'), sizeMm * 1.15, 'text-bold', '#1F2A37', isRecto ? 'right' : 'left')]),
-    words(middle, { x: (left + right) / 2, y: footMm }, sizeMm, hand === 'left' ? 'text-bold' : 'text', WALNUT, 'middle'),
-    words(named, at(isRecto ? 'left' : 'right'), sizeMm, 'text', WALNUT, isRecto ? 'left' : 'right'),
-  ]
+  return drawFoot(making.set, page, {
+    number: page.number === 1 ? '' : String(page.number),
+    middle: `${said.foot.hand[hand]} \u00b7 ${said.foot.printed(version, dayInWords(printed, said))}`,
+    isBold: hand === 'left',
+    part: page.number === 1 ? said.foot.book(pages) : page.part,
+  })
 }

@@ -7,7 +7,7 @@ import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
 import { beside, besideOrUnder, type Block, type Cell, exercisePicture, figure, gap, heading, hint, INDIGO, line, rule, stack, table, text, thumbnail, tick } from '../pages/index.ts'
 import { keyTable } from './key-rows.ts'
 import type { BookLesson, Making } from './types.ts'
-import { datesOf, dayInWords } from './words-of.ts'
+import { datesOf, dayInWords, hoursOf } from './words-of.ts'
 
 export function opener(making: Making, lesson: BookLesson, widthMm: number): readonly Block[] {
   const { set, said, form } = making
@@ -55,14 +55,6 @@ function head(making: Making, { lesson, number }: BookLesson, widthMm: number): 
   return { heightMm: row.heightMm + 4, draw: () => [...row.draw(), line(0, widthMm, row.heightMm + 1, 0.5, '#1F2A37')] }
 }
 
-/** From half past six, so many minutes on. */
-function hoursOf(begins: string, minutes: number): [string, string] {
-  const [hours = 0, past = 0] = begins.split(':').map(Number)
-  const end = hours * 60 + past + minutes
-  const two = (value: number): string => String(value).padStart(2, '0')
-  return [begins, `${two(Math.floor(end / 60) % 24)}:${two(end % 60)}`]
-}
-
 /** At most so many are told of: who has more to remember has nothing to begin with. */
 const MOST_KNOWN = 2
 
@@ -93,7 +85,7 @@ function fresh(making: Making, { lesson }: BookLesson, widthMm: number): readonl
   return [heading(set, said.opener.fresh, widthMm), ...lines]
 }
 
-function whereItLies({ done, said, letters }: Making, { exercises }: BookLesson, widthMm: number): Block {
+export function whereItLies({ done, said, letters }: Making, { exercises }: BookLesson, widthMm: number): Block {
   const whole = thumbnail(done, new Set(exercises.map((one) => one.exercise.id)), widthMm, 62)
   return figure(whole, widthMm, said.alt.whole(exercises.map((one) => `${letters.get(one.exercise.id) ?? ''} ${one.exercise.name}`)))
 }

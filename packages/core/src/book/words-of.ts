@@ -9,3 +9,11 @@ export function dayInWords(on: string, said: BookWords): string {
 }
 
 export const datesOf = ({ dates }: Making, lesson: string): readonly string[] => dates?.laid.lessons.find((one) => one.lesson === lesson)?.on ?? []
+
+/** From half past six, so many minutes on. */
+export function hoursOf(begins: string, minutes: number): [string, string] {
+  const [hours = 0, past = 0] = begins.split(':').map(Number)
+  const end = hours * 60 + past + minutes
+  const two = (value: number): string => String(value).padStart(2, '0')
+  return [begins, `${two(Math.floor(end / 60) % 24)}:${two(end % 60)}`]
+}

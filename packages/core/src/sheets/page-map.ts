@@ -6,7 +6,7 @@ import type { Tile, Tiling } from './tile-design.ts'
 /** It is no larger than this. mm */
 const WIDE = 22
 const HIGH = 15
-const ABOVE_FOOT = 21
+const ABOVE_FOOT = 24
 
 export function pageMap({ paper, area, rows, columns }: Tiling, { row, column }: Pick<Tile, 'row' | 'column'>): readonly DrawingItem[] {
   const scale = Math.min(WIDE / (columns * area.widthMm), HIGH / (rows * area.heightMm))
