@@ -7,7 +7,7 @@ export default defineConfig({
     ssr: true,
     target: 'node20',
     rolldownOptions: {
-      input: { run: 'run.ts', order: 'order.ts', page: 'page.ts', together: 'together.ts', 'fit-seconds': 'fit-seconds.ts' },
+      input: { run: 'run.ts', order: 'order.ts', page: 'page.ts', together: 'together.ts', print: 'print.ts', 'fit-seconds': 'fit-seconds.ts' },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },
     },
   },

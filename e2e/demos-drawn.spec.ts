@@ -32,7 +32,8 @@ function lobe(from: Place, to: Place, radius: number): readonly [Place, Place] {
 
 test('Weather Diary: with the pointer', async ({ page }) => {
   // Sixty motifs, each compared with the server's document.
-  test.setTimeout(900_000)
+  // On a busy machine of two cores, each of them takes twenty seconds.
+  test.setTimeout(2_700_000)
   await bareCloth(page)
   const play = new Play(page, weatherDiary())
   // Its cloth is as large as the demo's, and so is its hoop's place.

@@ -72,7 +72,8 @@ const PANELS: readonly (readonly Place[])[] = [0, 1, 2, 3].map((index) => {
 
 test('Six Thursdays: by typing and keys alone', async ({ page }) => {
   // Sixty motifs, each compared with the server's document.
-  test.setTimeout(900_000)
+  // On a busy machine of two cores, each of them takes twenty seconds.
+  test.setTimeout(2_700_000)
   await bareCloth(page)
   const play = new Play(page, sixThursdays('2026-11-26'))
   /** Ctrl+K, its name, Enter; then what it asks for. */

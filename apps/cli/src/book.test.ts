@@ -4,11 +4,11 @@ import { type Book, MOST_PAGES } from '@lemmata/core/book'
 import { beginCalendar } from '@lemmata/core/calendar'
 import type { Drawing, DrawingItem, Words } from '@lemmata/core/drawing'
 import type { Sampler } from '@lemmata/core/sampler'
-import { type BookPrint, layBook, makeMeasure } from '@lemmata/print'
+import { type BookPrint, layBook } from '@lemmata/print'
 import { describe, expect, it } from 'vitest'
+import { faultsOf, itemsOn, told } from './testing/on-pages.ts'
 
 const START = '2026-11-05'
-const measure = makeMeasure()
 const thursdays = sixThursdays(START)
 const diary = weatherDiary()
 
@@ -19,49 +19,6 @@ function bookOf(sampler: Sampler, more: Partial<BookPrint> = {}): Book {
   return laid.value
 }
 const pagesOf = (book: Book): readonly Drawing[] => Array.from({ length: book.pages }, (_, index) => book.drawPage(index))
-const untagged = (items: readonly DrawingItem[]): readonly DrawingItem[] => items.flatMap((one) => (one.kind === 'tagged' ? untagged(one.items) : [one]))
-const itemsOn = (page: Drawing): readonly DrawingItem[] => page.layers.flatMap((layer) => untagged(layer.items))
-/** Words that stand on the page itself, not the figures inside a picture. */
-const wordsOn = (page: Drawing): readonly Words[] => itemsOn(page).filter((one): one is Words => one.kind === 'words')
-const told = (page: Drawing): string =>
-  wordsOn(page)
-    .map((one) => one.text)
-    .join(' ')
-
-interface Box {
-  readonly left: number
-  readonly right: number
-  readonly top: number
-  readonly bottom: number
-  readonly text: string
-}
-function boxOf({ text, at, sizeMm, face, align = 'left' }: Words): Box {
-  const wide = measure(text, sizeMm, face)
-  const left = align === 'left' ? at.x : align === 'right' ? at.x - wide : at.x - wide / 2
-  // Between the top of a capital and the foot of a g, a little within both.
-  return { left, right: left + wide, top: at.y - 0.62 * sizeMm, bottom: at.y + 0.12 * sizeMm, text }
-}
-const overlap = (a: Box, b: Box): boolean => a.left < b.right - 0.2 && b.left < a.right - 0.2 && a.top < b.bottom - 0.1 && b.top < a.bottom - 0.1
-
-function faultsOf(book: Book): readonly string[] {
-  return pagesOf(book).flatMap((page, index): readonly string[] => {
-    const boxes = wordsOn(page)
-      .filter((one) => one.text.trim() !== '')
-      .map(boxOf)
-    const isRecto = index % 2 === 0
-    const off = boxes.filter(
-      (one) => one.left < (isRecto ? 21.9 : 13.5) || one.right > page.widthMm - (isRecto ? 13.5 : 21.9) || one.bottom > page.heightMm - 5,
-    )
-    const over = boxes.flatMap((one, at) =>
-      boxes
-        .slice(at + 1)
-        .filter((other) => overlap(one, other))
-        .map((other) => `"${one.text}" over "${other.text}"`),
-    )
-    return [...off.map((one) => `page ${index + 1}: "${one.text}" runs off`), ...over.map((one) => `page ${index + 1}: ${one}`)]
-  })
-}
-
 const long = 'Where the warm front comes in from the south west over the islands and the rain that follows it all day long'
 const withLongNames: Sampler = {
   ...thursdays,

@@ -113,6 +113,15 @@ describe('lemmata', () => {
     const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })
     for (const one of ['Tove', 'for the LEFT hand', 'Thursday 14 January', '18:30 to ', 'You know this already']) expect(text).toContain(one)
     expect(lemmata(['book', '-', '--out', file, '--form', 'tiny'], demo).status).toBe(1)
+    // What changed since an earlier file; as a page of the web by its ending.
+    const [earlier, page] = [join(folder, 'earlier.json'), join(folder, 'book.html')]
+    writeFileSync(earlier, JSON.stringify(demo))
+    const slip = ['book', '-', '--out', file, '--kind', 'slip']
+    expect(lemmata([...slip, '--since', earlier], demo).status).toBe(0)
+    expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toContain('Nothing changed: keep your pages.')
+    expect(lemmata(slip, demo).err).toContain('Say since which version')
+    expect(lemmata(['book', '-', '--out', page, '--form', 'compact'], demo).status).toBe(0)
+    expect(readFileSync(page, 'utf8')).toContain('<!doctype html>')
     expect(lemmata(['book', '-'], demo).status).toBe(1)
   })
 

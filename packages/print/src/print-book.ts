@@ -58,7 +58,10 @@ export function bookAsWebPage(order: BookPrint): Result<string> {
   if (!laid.ok) return laid
   const { value: book } = laid
   const { name, brief } = order.sampler
-  return success(writeWebPage(pagesOf(book, book.pages), { title: name, language: brief.language ?? 'en', note: book.onTheWeb, measure: makeMeasure() }), laid.problems)
+  return success(
+    writeWebPage(pagesOf(book, book.pages), { title: name, language: brief.language ?? 'en', note: book.onTheWeb, measure: makeMeasure() }),
+    laid.problems,
+  )
 }
 
 function* pagesOf(book: Book, count: number): Generator<Drawing> {
@@ -75,7 +78,8 @@ export function layBook(order: BookPrint): Result<Book> {
   const found = courseFor(order)
   if (!found.ok) return found
   const { value: course, problems } = found
-  const learners = (): Book => makeBook({ ...course, owner: order.learner?.name ?? null, ...{ patternPage: order.patternPage, form: order.form, barMm: order.barMm } })
+  const learners = (): Book =>
+    makeBook({ ...course, owner: order.learner?.name ?? null, ...{ patternPage: order.patternPage, form: order.form, barMm: order.barMm } })
   switch (order.kind ?? 'learner') {
     case 'learner':
       return success(learners(), problems)

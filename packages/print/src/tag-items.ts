@@ -54,11 +54,14 @@ export class Tagger {
 
   private element(item: Tagged, parent: Element): void {
     const name = NAMES[item.tag]
-    if (name === null || (item.tag === 'Figure' && !item.alt)) return this.ornament(item.items)
+    // So is a picture with nothing said of it, and a box that stands alone in its cell.
+    const isSilent = (item.tag === 'Figure' && !item.alt) || (item.tag === 'Tick' && !item.items.some((one) => one.kind === 'words'))
+    if (name === null || isSilent) return this.ornament(item.items)
     const made = this.document.struct(name, item.alt === undefined ? {} : { alt: item.alt })
     parent.add(made)
     // The library's types do not have it, nor has it a way to say of what a head is the head.
-    if (item.tag === 'TH') (made as unknown as { readonly dictionary: { readonly data: Record<string, unknown> } }).dictionary.data.A = { O: 'Table', Scope: 'Column' }
+    if (item.tag === 'TH')
+      (made as unknown as { readonly dictionary: { readonly data: Record<string, unknown> } }).dictionary.data.A = { O: 'Table', Scope: 'Column' }
     // All of a picture is the picture.
     if (item.tag === 'Figure') this.content(made, name, item.items)
     else

@@ -5,17 +5,19 @@
 import type { Disc, DrawingItem, Fill, Ring, Stroke, Words } from '@lemmata/core/drawing'
 import type { Point } from '@lemmata/core/geometry'
 
-/** Microns: no printer draws finer. */
-const show = (value: number): string => String(Math.round(value * 1000) / 1000)
+/** Hundredths of a millimetre, 2,540 to the inch: no printer draws finer. */
+const show = (value: number): string => String(Math.round(value * 100) / 100)
+/** Colours are shares of one. */
+const showShare = (value: number): string => String(Math.round(value * 1000) / 1000)
 
 export function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void {
   switch (item.kind) {
     case 'stroke':
-      return within(document, item.opacity, () => document.addContent(strokeOf(item)))
+      return within(document, item.opacity, () => write(document, strokeOf(item)))
     case 'fill':
-      return within(document, item.opacity, () => document.addContent(fillOf(item)))
+      return within(document, item.opacity, () => write(document, fillOf(item)))
     case 'disc':
-      return within(document, item.opacity, () => document.addContent(discOf(item)))
+      return within(document, item.opacity, () => write(document, discOf(item)))
     case 'ring':
       return writeRing(document, item)
     case 'clipped': {
@@ -33,11 +35,14 @@ export function writeItem(document: PDFKit.PDFDocument, item: DrawingItem): void
   }
 }
 
+/** As bytes: the library would turn a text into them letter by letter. */
+const write = (document: PDFKit.PDFDocument, operators: string): void => void document.addContent(Buffer.from(`${operators}\n`, 'latin1'))
+
 /** What is opaque, as nearly all is, needs no state of its own. */
-function within(document: PDFKit.PDFDocument, opacity: number | undefined, write: () => void): void {
-  if (opacity === undefined || opacity === 1) return write()
+function within(document: PDFKit.PDFDocument, opacity: number | undefined, draw: () => void): void {
+  if (opacity === undefined || opacity === 1) return draw()
   document.save().opacity(opacity)
-  write()
+  draw()
   document.restore()
 }
 
@@ -81,7 +86,7 @@ function rgbOf(hex: string): string {
   const known = inks.get(hex)
   if (known !== undefined) return known
   const value = Number.parseInt(hex.slice(1, 7), 16)
-  const made = [value >> 16, value >> 8, value].map((part) => show((part & 255) / 255)).join(' ')
+  const made = [value >> 16, value >> 8, value].map((part) => showShare((part & 255) / 255)).join(' ')
   inks.set(hex, made)
   return made
 }

@@ -305,6 +305,26 @@ describe('printing', () => {
     expect([answer.status, answer.body.error.code]).toEqual([422, 'print.no-lessons'])
   })
 
+  it('gives the teacher\u2019s book, cards, a slip since a version, and the book as a page of the web that is kept as a file', async () => {
+    const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
+    const get = (what: string) => ada.agent.get(`/api/samplers/${id}/${what}`).buffer(true)
+    for (const what of ['book.pdf?kind=teacher', 'book.pdf?kind=cards&ink=black', 'book.pdf?form=compact&booklet=yes&pattern=a3']) {
+      const pdf = await get(what)
+      expect([what, pdf.status, (pdf.body as Buffer).subarray(0, 5).toString()]).toEqual([what, 200, '%PDF-'])
+    }
+    // A slip is between two prints: which is the earlier must be said, and be one of this sampler's.
+    const without = await get('book.pdf?kind=slip')
+    expect([without.status, JSON.parse(without.text ?? without.body.toString()).error.code]).toEqual([422, 'print.no-since'])
+    const version = await post(ada, `/samplers/${id}/versions`, { name: 'first print' })
+    expect((await get(`book.pdf?kind=slip&since=${version.body.id as string}`)).status).toBe(200)
+    const other = await makeSampler(ada, { document: bandSampler('2026-11-23') })
+    expect((await ada.agent.get(`/api/samplers/${other.id}/book.pdf?kind=slip&since=${version.body.id as string}`)).status).toBe(404)
+    const page = await get('book.html')
+    expect([page.status, page.headers['content-disposition']]).toEqual([200, expect.stringContaining('attachment')])
+    expect(page.text).toContain('<!doctype html>')
+    expect((await ben.agent.get(`/api/samplers/${id}/book.html`)).status).toBe(404)
+  })
+
   it('refuses an unknown lesson and an unknown paper', async () => {
     const { id } = await makeSampler(ada, { document: bandSampler('2026-11-23') })
     expect((await ada.agent.get(`/api/samplers/${id}/sheet.pdf?lesson=nope`)).status).toBe(422)

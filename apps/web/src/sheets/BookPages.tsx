@@ -8,15 +8,23 @@ import { PageCanvas } from './PageCanvas.tsx'
 import { type BookWanted, useBook } from './use-book.ts'
 
 export function BookPages({ wanted, pxPerMm }: { readonly wanted: BookWanted; readonly pxPerMm: number }) {
-  const { book, share } = useBook(wanted)
+  const { book, share, cover } = useBook(wanted)
   const { widthMm, heightMm } = PAGE_SIZES[wanted.page]
   const draws = useMemo(() => (book ? Array.from({ length: book.pages + book.patternPages }, (_, index) => () => book.drawPage(index)) : []), [book])
   if (!book)
     return (
-      <div className="panel book-progress" role="status">
-        Laying out the book …
-        <Progress percent={Math.round(100 * share)} showInfo={false} size="small" aria-label="Laying out the book" />
-      </div>
+      <>
+        <div className="panel book-progress" role="status">
+          Laying out the book …
+          <Progress percent={Math.round(100 * share)} showInfo={false} size="small" aria-label="Laying out the book" />
+        </div>
+        {cover && (
+          <div className="sheet-pages book-pages">
+            <div className="book-cover-beside" style={{ width: widthMm * pxPerMm }} />
+            <PageCanvas {...{ widthMm, heightMm, draw: cover, pxPerMm }} label="The cover" />
+          </div>
+        )}
+      </>
     )
   return (
     <>
@@ -27,8 +35,8 @@ export function BookPages({ wanted, pxPerMm }: { readonly wanted: BookWanted; re
           ' The class has no dates yet: give it some under Calendar, and they stand in its book.'}
       </p>
       <div className="sheet-pages book-pages" data-testid="book-pages">
-        {/* As it lies open: the first page is a right one. */}
-        <div className="book-cover-beside" style={{ width: widthMm * pxPerMm }} />
+        {/* As it lies open: the first page is a right one. Cards are no book. */}
+        {wanted.kind !== 'cards' && <div className="book-cover-beside" style={{ width: widthMm * pxPerMm }} />}
         {draws.map((draw, index) => (
           <PageCanvas
             // biome-ignore lint/suspicious/noArrayIndexKey: a page is its number.

@@ -48,12 +48,12 @@ export function PrintPanel({ paper, settings, onChange, bar, setBar, webPage }: 
       )}
       {paper === 'learner' && (
         <Checkbox checked={settings.booklet} onChange={(event) => onChange({ ...settings, booklet: event.target.checked })}>
-          Folded: two pages on a sheet
+          Folded booklet
         </Checkbox>
       )}
       {hasPattern && (
         <span>
-          Printed at 100 % the check bar is 50 mm. Mine measured{' '}
+          At 100 % the check bar is 50 mm. Mine measured{' '}
           <InputNumber
             aria-label="The bar of 50 mm measured, mm"
             size="small"

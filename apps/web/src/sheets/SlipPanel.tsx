@@ -26,7 +26,9 @@ export function SlipPanel({ sampler, since, onChange }: Props) {
           options={versions.map((one) => ({ value: one.id, label: one.name }))}
         />
       ) : (
-        !isLoading && <p className="quiet">No version is kept yet: before you hand out a print, keep one under its name (Versions, in the menu of the sampler).</p>
+        !isLoading && (
+          <p className="quiet">No version is kept yet: before you hand out a print, keep one under its name (Versions, in the menu of the sampler).</p>
+        )
       )}
     </div>
   )

@@ -98,7 +98,7 @@ describe('what else is printed', () => {
     await choose('What is printed', 'Learner’s book')
     await screen.findByRole('img', { name: /^Page 1 of \d+$/ }, { timeout: 20_000 })
     await choose('Paper of the pattern', 'Pattern on A3')
-    fireEvent.click(screen.getByText('Folded: two pages on a sheet'))
+    fireEvent.click(screen.getByText('Folded booklet'))
     expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'a4', hand: 'right', pattern: 'a3', booklet: 'yes' })
     expect(screen.getByText('As a page of the web').getAttribute('href')).toMatch(/\/book\.html\?/)
   })

@@ -1,6 +1,7 @@
 /** A book laid out between what else the page has to do: it says how far it is, and stops when something changes. */
+import type { Drawing } from '@lemmata/core/drawing'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import { type Book, type BookForm, type BookInk, bookInSteps } from '@lemmata/core/book'
+import { type Book, type BookForm, type BookInk, bookInSteps, type LayingOut } from '@lemmata/core/book'
 import { courseOnDates } from '@lemmata/core/calendar'
 import { makeCards } from '@lemmata/core/cards'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
@@ -35,6 +36,8 @@ export interface BookLaid {
   readonly book: Book | null
   /** 0 to 1 while it is laid out. */
   readonly share: number
+  /** Shown while the rest is on its way; none of what is there at once. */
+  readonly cover: (() => Drawing) | null
 }
 
 /** A frame is 16 ms: so much of it is the book's. */
@@ -61,9 +64,11 @@ export function useBook(wanted: BookWanted): BookLaid {
       const until = performance.now() + SLICE_MS
       for (;;) {
         const step = steps.next()
-        if (step.done) return setLaid({ book: finished(step.value), share: 1 })
+        if (step.done) return setLaid({ book: finished(step.value), share: 1, cover: null })
         if (performance.now() < until) continue
-        setLaid({ book: null, share: step.value })
+        const { share, cover } = step.value
+        // The same cover for as long as it is shown: it is drawn once.
+        setLaid((before) => ({ book: null, share, cover: kind === 'learner' ? (before.cover ?? cover) : null }))
         timer = setTimeout(go)
         return
       }
@@ -74,10 +79,10 @@ export function useBook(wanted: BookWanted): BookLaid {
   return laid
 }
 
-const NOTHING: BookLaid = { book: null, share: 0 }
+const NOTHING: BookLaid = { book: null, share: 0, cover: null }
 
 /** Laid out at once, for it is short. */
 // biome-ignore lint/correctness/useYield: it has nothing to say on the way.
-function* at(make: () => Book): Generator<number, Book> {
+function* at(make: () => Book): Generator<LayingOut, Book> {
   return make()
 }

@@ -29,7 +29,6 @@ export interface ToBind extends Pick<Book, 'isCompacted' | 'outline' | 'pageOf' 
 }
 
 export function bind({ making, pages, pattern, foot, ...of }: ToBind): Book {
-  const paper = PAGE_SIZES[making.page]
   return {
     ...of,
     form: making.form,
@@ -37,17 +36,19 @@ export function bind({ making, pages, pattern, foot, ...of }: ToBind): Book {
     patternPages: pattern.length,
     drawPage: (index) => {
       const page = pages[index]
-      if (!page) return pattern[index - pages.length] as Drawing
-      const drawn = page.blocks.flatMap(({ x, y, block }) => moveItems(block.draw(), { x, y }))
-      const body = making.ink === 'colour' ? drawn : inBlack(drawn)
-      return {
-        ...{ left: 0, top: 0, ...paper },
-        layers: [
-          { name: 'book', items: body },
-          { name: 'foot', items: foot(page) },
-        ],
-      }
+      return page ? drawBound(making, page, foot(page)) : (pattern[index - pages.length] as Drawing)
     },
+  }
+}
+
+export function drawBound({ page: size, ink }: Pick<Making, 'page' | 'ink'>, page: BookPage, foot: readonly DrawingItem[]): Drawing {
+  const drawn = page.blocks.flatMap(({ x, y, block }) => moveItems(block.draw(), { x, y }))
+  return {
+    ...{ left: 0, top: 0, ...PAGE_SIZES[size] },
+    layers: [
+      { name: 'book', items: ink === 'colour' ? drawn : inBlack(drawn) },
+      { name: 'foot', items: foot },
+    ],
   }
 }
 

@@ -49,7 +49,7 @@ export const ENGLISH: BookWords = {
     trace: [
       'Check the pattern with a ruler: its bar must measure 50 mm.',
       'Tape the pattern to a window or a light pad and the cloth on it, its threads along the cross marked grain.',
-      'Trace dots, lines and arrows thinly. Leave out the letters.',
+      'Trace dots, lines and arrows thinly. Leave out the letters and the broken ring, which is your hoop.',
     ],
     hoop: 'Into the hoop',
     hoopSteps: [
@@ -199,7 +199,8 @@ export const ENGLISH: BookWords = {
     finished: (name) => `${name}, finished, in its hoop`,
     piece: (name, stitch) => `${name} as it is worked, in ${stitch.toLowerCase()}`,
     whole: (inked) => `The whole sampler in outline; ${listInWords(inked)} inked`,
-    step: (holes) => (holes.length === 0 ? 'The thread as it lies now' : `The thread as it lies now, with ${holes.length > 1 ? 'holes' : 'hole'} ${listInWords(holes)}`),
+    step: (holes) =>
+      holes.length === 0 ? 'The thread as it lies now' : `The thread as it lies now, with ${holes.length > 1 ? 'holes' : 'hole'} ${listInWords(holes)}`,
   },
   motions: (motions) => listInWords(motions.map(motionWord)),
   tool: (_id, name) => name,

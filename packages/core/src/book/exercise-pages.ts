@@ -7,7 +7,23 @@ import { TARGET_MM } from '../plan/index.ts'
 import { freeInWords, INK, SHEET_WORDS, alikeInWords, WALNUT, words } from '../sheets/index.ts'
 import { demonstrate, type Demonstration, type Step, stepSentence } from '../steps/index.ts'
 import { formatLength, formatMinutes } from '../units/index.ts'
-import { beside, type Block, exercisePicture, figure, framed, gap, heading, heightOf, hint, INDIGO, line, stack, STEP_GRIDS, type StepGrid, text } from '../pages/index.ts'
+import {
+  beside,
+  type Block,
+  exercisePicture,
+  figure,
+  framed,
+  gap,
+  heading,
+  heightOf,
+  hint,
+  INDIGO,
+  line,
+  stack,
+  STEP_GRIDS,
+  type StepGrid,
+  text,
+} from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 /** `pageMm`: as much as a page holds. `before`: where the same stitch was shown step by step in this lesson; its steps are not shown again. */
@@ -55,7 +71,11 @@ function headOf(making: Making, done: WorkedExercise, widthMm: number): Block {
   const wide = widthMm - x - pictureWide - 5
   const letter = text(set, letters.get(done.exercise.id) ?? '', x, { size: set.type.letter, face: 'heading', colour: INDIGO })
   const lines = [
-    text(set, said.exercise.of(done.exercise.name, stitchIn(done.assigned.document, done.assigned.language)), wide, { size: set.type.name, face: 'heading', tag: 'H2' }),
+    text(set, said.exercise.of(done.exercise.name, stitchIn(done.assigned.document, done.assigned.language)), wide, {
+      size: set.type.name,
+      face: 'heading',
+      tag: 'H2',
+    }),
     ...alikeInWords(done, sheet).map((one) => text(set, one, wide, { size: set.type.small, colour: WALNUT })),
     text(
       set,
@@ -68,11 +88,7 @@ function headOf(making: Making, done: WorkedExercise, widthMm: number): Block {
     ),
   ]
   const told = stack(lines)
-  const row = beside(
-    [0, letter],
-    [x, told],
-    ...(pictureWide > 0 ? [[widthMm - pictureWide, pictured()] as const] : []),
-  )
+  const row = beside([0, letter], [x, told], ...(pictureWide > 0 ? [[widthMm - pictureWide, pictured()] as const] : []))
   return { heightMm: row.heightMm + 3.5, withNext: true, draw: () => [...row.draw(), line(0, widthMm, row.heightMm + 1, 0.35, INK)] }
 
   function pictured(): Block {
@@ -110,7 +126,14 @@ function steps(making: Making, done: WorkedExercise, demonstration: Demonstratio
 const stepLetter = (number: number): string =>
   number <= 26 ? String.fromCharCode(96 + number) : `${String.fromCharCode(96 + Math.floor((number - 1) / 26))}${String.fromCharCode(97 + ((number - 1) % 26))}`
 
-export function stepBlock({ set, said: { alt } }: Making, done: WorkedExercise, demonstration: Demonstration, step: Step, widthMm: number, grid: StepGrid): Block {
+export function stepBlock(
+  { set, said: { alt } }: Making,
+  done: WorkedExercise,
+  demonstration: Demonstration,
+  step: Step,
+  widthMm: number,
+  grid: StepGrid,
+): Block {
   const indent = set.type.step.sizeMm * 1.45
   const said = text(set, stepSentence(step, done.assigned), widthMm - indent, { size: set.type.step })
   const frameOf = { left: 0, top: 0, widthMm, heightMm: grid.heightMm }

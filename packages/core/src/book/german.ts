@@ -246,7 +246,10 @@ export const GERMAN: BookWords = {
     finished: (name) => `${name}, fertig, im Rahmen`,
     piece: (name, stitch) => `${name}, wie es gearbeitet ist: ${stitch}`,
     whole: (inked) => `Das ganze Mustertuch im Umriss; hervorgehoben: ${inked.join(', ')}`,
-    step: (holes) => (holes.length === 0 ? 'Der Faden, wie er jetzt liegt' : `Der Faden, wie er jetzt liegt, mit ${holes.length > 1 ? 'den L\u00f6chern' : 'Loch'} ${holes.join(', ')}`),
+    step: (holes) =>
+      holes.length === 0
+        ? 'Der Faden, wie er jetzt liegt'
+        : `Der Faden, wie er jetzt liegt, mit ${holes.length > 1 ? 'den L\u00f6chern' : 'Loch'} ${holes.join(', ')}`,
   },
   motions: (motions) => motions.map((one) => MOTIONS[one]).join(', '),
   tool: (id, name) => TOOLS[id] ?? name,

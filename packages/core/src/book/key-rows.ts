@@ -25,7 +25,9 @@ function largeKey(making: Making, exercises: readonly WorkedExercise[], widthMm:
   const rows = exercises.map((done) => {
     const colours = threadsAlike(done).flatMap((one) => one.all)
     const line = beside(
-      ...colours.slice(0, 8).map((used, index) => [index * (SWATCH_MM + 2), figure(swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, 5), SWATCH_MM, '')] as const),
+      ...colours
+        .slice(0, 8)
+        .map((used, index) => [index * (SWATCH_MM + 2), figure(swatch({ ...used, hex: used.thread.colour.hex }, SWATCH_MM, 5), SWATCH_MM, '')] as const),
     )
     return stack([
       text(set, `**${letters.get(done.exercise.id) ?? ''} ${done.exercise.name}**, ${sheet.size(spokenSize(done), sampler.units)}`, widthMm),

@@ -3,11 +3,11 @@
  * In the order in which a learner needs it: take care, how to begin, how to read, what is in the bag, then lesson by lesson, and the
  * pattern at the end, which is never bound.
  */
-import type { DrawingItem } from '../drawing/index.ts'
+import type { Drawing, DrawingItem } from '../drawing/index.ts'
 import { taughtLessons } from '../plan/index.ts'
 import { lettersOf, makePattern } from '../sheets/index.ts'
 import { type Block, type BookForm, type BookPage, heightOf, noteLines, Pager, rule, typeFor, withoutColour } from '../pages/index.ts'
-import { bind, type Book, drawFoot } from './bind.ts'
+import { bind, type Book, drawBound, drawFoot } from './bind.ts'
 import { beforeYouBegin } from './before.ts'
 import { BOOK_WORDS } from './book-words-of.ts'
 import { cover } from './cover.ts'
@@ -30,8 +30,14 @@ export function makeBook(order: BookOrder): Book {
   }
 }
 
-/** The same exercise by exercise, for whoever has something else to do meanwhile: yields how much of it is laid out, 0 to 1. */
-export function* bookInSteps(order: BookOrder): Generator<number, Book> {
+/** How far it is: 0 to 1, and the cover, which is there first; how many pages follow it does not know yet. */
+export interface LayingOut {
+  readonly share: number
+  readonly cover: () => Drawing
+}
+
+/** The same exercise by exercise, for whoever has something else to do meanwhile. */
+export function* bookInSteps(order: BookOrder): Generator<LayingOut, Book> {
   const wanted = order.form ?? 'roomy'
   const first = yield* layOut(order, wanted)
   const isCompacted = order.form === undefined && first.pages.length > MOST_PAGES
@@ -49,7 +55,7 @@ interface LaidOut {
 }
 
 /** Twice: first to learn on which pages the lessons begin, then with those written into the table of the course. */
-function* layOut(order: BookOrder, form: BookForm): Generator<number, LaidOut> {
+function* layOut(order: BookOrder, form: BookForm): Generator<LayingOut, LaidOut> {
   const making = makingOf(order, form)
   const before = yield* layOnce(making, new Map())
   return yield* layOnce(making, new Map(before.outline.flatMap(({ lesson, page }) => (lesson === null ? [] : [[lesson, page] as const]))))
@@ -60,12 +66,21 @@ export function makingOf(order: BookOrder, form: BookForm): Making {
   const done = ink === 'colour' ? order.done : order.done.map(withoutColour)
   const lessons = taughtLessons(order.sampler, done)
   const letters = lettersOf(order.sampler)
-  return { ...order, done, form, ink, said: BOOK_WORDS[order.sampler.brief.language ?? 'en'], set: { type: typeFor(form), measure: order.measure }, lessons, letters }
+  return {
+    ...order,
+    done,
+    form,
+    ink,
+    said: BOOK_WORDS[order.sampler.brief.language ?? 'en'],
+    set: { type: typeFor(form), measure: order.measure },
+    lessons,
+    letters,
+  }
 }
 
 type Outline = readonly (Book['outline'][number] & { readonly lesson: string | null })[]
 
-function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Generator<number, Omit<LaidOut, 'outline'> & { readonly outline: Outline }> {
+function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Generator<LayingOut, Omit<LaidOut, 'outline'> & { readonly outline: Outline }> {
   const { said, set, lessons, form } = making
   const pager = new Pager(making.page)
   const outline: Outline[number][] = []
@@ -86,6 +101,9 @@ function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Gen
   const width = pager.widthMm
   pager.begin('')
   pager.put(cover(making, width, pager.roomMm))
+  const first = pager.page
+  const drawCover = (): Drawing => drawBound(making, first, [])
+  yield { share: 0, cover: drawCover }
   part(said.before.title, beforeYouBegin(making, width), 'left')
   part(said.key.title, howToReadTheKey(making, width))
   const course = theLessons(making, width, (lesson) => lessonPages.get(lesson) ?? null)
@@ -115,7 +133,7 @@ function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Gen
       outline.push({ title: `${letter} ${done.exercise.name}`, page: pager.page.number, level: 2, lesson: null })
       pager.put(blocks)
       laid += 1
-      yield laid / Math.max(1, making.done.length)
+      yield { share: laid / Math.max(1, making.done.length), cover: drawCover }
     }
   }
   part(said.finishing.title, finishing(making, width))

@@ -4,7 +4,25 @@ import type { WorkedExercise } from '../exercise/index.ts'
 import { needleIn, stitchIn, threadIn } from '../language/index.ts'
 import { homeMinutesOf, lessonStory } from '../plan/index.ts'
 import { SHEET_WORDS, WALNUT } from '../sheets/index.ts'
-import { beside, besideOrUnder, type Block, type Cell, exercisePicture, figure, gap, heading, hint, INDIGO, line, rule, stack, table, text, thumbnail, tick } from '../pages/index.ts'
+import {
+  beside,
+  besideOrUnder,
+  type Block,
+  type Cell,
+  exercisePicture,
+  figure,
+  gap,
+  heading,
+  hint,
+  INDIGO,
+  line,
+  rule,
+  stack,
+  table,
+  text,
+  thumbnail,
+  tick,
+} from '../pages/index.ts'
 import { keyTable } from './key-rows.ts'
 import type { BookLesson, Making } from './types.ts'
 import { datesOf, dayInWords, hoursOf } from './words-of.ts'

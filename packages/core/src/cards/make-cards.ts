@@ -59,7 +59,13 @@ function card(making: Making, told: CardWords, done: WorkedExercise, lesson: num
   const front = document.look?.front === undefined ? null : proseIn(document.look.front, language)
   const head = beside(
     [0, text(set, letters.get(done.exercise.id) ?? '', 13, { size: set.type.letter, face: 'heading', colour: INDIGO })],
-    [14, stack([text(set, done.exercise.name, wide - 14, { size: set.type.heading, face: 'heading', tag: 'H2' }), text(set, `${stitch}, ${told.lesson(lesson).toLowerCase()}`, wide - 14, { ...small, colour: WALNUT })])],
+    [
+      14,
+      stack([
+        text(set, done.exercise.name, wide - 14, { size: set.type.heading, face: 'heading', tag: 'H2' }),
+        text(set, `${stitch}, ${told.lesson(lesson).toLowerCase()}`, wide - 14, { ...small, colour: WALNUT }),
+      ]),
+    ],
   )
   const picture = figure(exercisePicture(done, wide, PICTURE_MM), wide, said.alt.piece(done.exercise.name, stitch))
   const parts = [
@@ -105,4 +111,3 @@ function cutOut(inner: Block, widthMm: number, heightMm: number): Block {
   const placed = beside([PAD_MM, stack([gap(PAD_MM), inner])])
   return { heightMm, draw: () => [{ kind: 'stroke', paths: [edge], widthMm: 0.2, colour: '#BDB3A3', closed: true }, ...placed.draw()] }
 }
-

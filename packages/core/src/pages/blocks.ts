@@ -77,7 +77,10 @@ export function bullet(set: Setting, said: string, widthMm: number, size: TypeSi
   return {
     heightMm: line.heightMm + 0.8,
     draw: () => [
-      tagged('LI', [{ kind: 'disc', at: { x: 1, y: baseline(size) - size.sizeMm * 0.32 }, radiusMm: 0.5, fill: INK }, ...moveItems(line.draw(), { x: 4, y: 0 })]),
+      tagged('LI', [
+        { kind: 'disc', at: { x: 1, y: baseline(size) - size.sizeMm * 0.32 }, radiusMm: 0.5, fill: INK },
+        ...moveItems(line.draw(), { x: 4, y: 0 }),
+      ]),
     ],
   }
 }

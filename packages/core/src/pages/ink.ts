@@ -21,7 +21,7 @@ const WHITE = '#FFFFFF'
 export function withoutColour(done: WorkedExercise): WorkedExercise {
   const roles = [...new Set(done.threads.map((one) => one.role))].filter((role) => role !== MAIN_ROLE)
   const shadeOf = (role: string, index: number): string => {
-    const at = role === MAIN_ROLE ? index - 1 : roles.indexOf(role as (typeof roles)[number])
+    const at = role === MAIN_ROLE ? index - 1 : roles.indexOf(role)
     return at < 0 ? WHITE : (SHADES[at % SHADES.length] as string)
   }
   const inShade = (thread: SamplerThread, hex: string): SamplerThread => ({ ...thread, colour: { ...thread.colour, hex } })
@@ -36,7 +36,11 @@ export function withoutColour(done: WorkedExercise): WorkedExercise {
     known.set(one, made)
     return made
   }
-  const assignedIn = ({ threads: [main, ...others], ...one }: Assigned): Assigned => ({ ...one, main: once(one.main), threads: [once(main), ...others.map(once)] })
+  const assignedIn = ({ threads: [main, ...others], ...one }: Assigned): Assigned => ({
+    ...one,
+    main: once(one.main),
+    threads: [once(main), ...others.map(once)],
+  })
   const [first, ...rest] = done.pieces
   const pieceIn = (one: typeof first): typeof first => ({ ...one, assigned: assignedIn(one.assigned) })
   const seen = new Map<string, number>()

@@ -49,7 +49,15 @@ export function makeSheets(order: SheetOrder): Drawing[] {
     const page = pattern.length + index + 1
     const heading = { sampler: order.sampler.name, part: order.title, page, pages: pattern.length + bodies.length, hand: order.hand }
     const furniture = pageFurniture(paper, heading, order.measure, said)
-    return { left: 0, top: 0, ...paper, layers: [{ name: 'sheet', items }, { name: 'page', items: furniture }] }
+    return {
+      left: 0,
+      top: 0,
+      ...paper,
+      layers: [
+        { name: 'sheet', items },
+        { name: 'page', items: furniture },
+      ],
+    }
   })
   return [...pattern, ...sheets]
 }

@@ -18,4 +18,3 @@ export interface SheetOrder {
   /** What the check bar measured on the printer that prints it, mm; null or left out where it is right. */
   readonly barMm?: number | null | undefined
 }
-

@@ -42,7 +42,8 @@ function changesOf(before: PrintedSampler, one: WorkedExercise, now: PrintedSamp
     was === is ? [] : [{ kind, exercise: one.exercise.id, name: other.exercise.name, before: was, now: is }]
   const sheet = SHEET_WORDS[now.sampler.brief.language ?? 'en']
   const stitch = (done: WorkedExercise): string => stitchIn(done.assigned.document, other.assigned.language)
-  const threads = (done: WorkedExercise): string => alikeInWords({ ...done, assigned: { ...done.assigned, language: other.assigned.language } }, sheet).join('; ')
+  const threads = (done: WorkedExercise): string =>
+    alikeInWords({ ...done, assigned: { ...done.assigned, language: other.assigned.language } }, sheet).join('; ')
   const size = (done: WorkedExercise): string => sheet.size(spokenSize(done), now.sampler.units)
   const lesson = ({ sampler }: PrintedSampler): string => sampler.lessons.find((each) => each.exercises.includes(one.exercise.id))?.title ?? ''
   const moved = placeOf(one) !== placeOf(other)
@@ -60,7 +61,9 @@ function changesOf(before: PrintedSampler, one: WorkedExercise, now: PrintedSamp
 /** What is drawn on the cloth of it, so exactly that a tenth of a millimetre tells. */
 function placeOf(done: WorkedExercise): string {
   const round = (value: number): number => Math.round(value * 10)
-  return done.pieces.map(({ marks }) => marks.map((mark) => JSON.stringify(mark, (_key, value: unknown) => (typeof value === 'number' ? round(value) : value))).join()).join('|')
+  return done.pieces
+    .map(({ marks }) => marks.map((mark) => JSON.stringify(mark, (_key, value: unknown) => (typeof value === 'number' ? round(value) : value))).join())
+    .join('|')
 }
 
 function clothChanges(before: Sampler, now: Sampler): readonly Change[] {

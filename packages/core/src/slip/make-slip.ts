@@ -38,7 +38,15 @@ export function makeSlip(order: SlipOrder): Book {
     pager.put([made.head, ...made.rows], made.head)
   }
   return bind({
-    ...{ making, pages: pager.pages, outline: [{ title: told.title, page: 1, level: 1 }], pageOf: new Map(), pattern: [], isCompacted: false, onTheWeb: said.onTheWeb },
+    ...{
+      making,
+      pages: pager.pages,
+      outline: [{ title: told.title, page: 1, level: 1 }],
+      pageOf: new Map(),
+      pattern: [],
+      isCompacted: false,
+      onTheWeb: said.onTheWeb,
+    },
     foot: (page) => drawFoot(set, page, { number: '', middle: said.foot.printed(version, dayInWords(printed, said)), isBold: false, part: page.part }),
   })
 }

@@ -48,7 +48,10 @@ describe('between two prints', () => {
   it('one moved by a tenth is traced anew, by a hundredth it is not', () => {
     const moved = (by: number): Sampler => ({
       ...first,
-      drawing: { ...first.drawing, guides: first.drawing.guides.map((one) => (one.id === 'g2' ? { ...one, guide: { kind: 'line', path: `M 40 ${60 + by} L 120 ${60 + by}` } } : one)) },
+      drawing: {
+        ...first.drawing,
+        guides: first.drawing.guides.map((one) => (one.id === 'g2' ? { ...one, guide: { kind: 'line', path: `M 40 ${60 + by} L 120 ${60 + by}` } } : one)),
+      },
     })
     expect(told(moved(0.2)).map(([kind, exercise]) => [kind, exercise])).toEqual([['place', 'e2']])
     expect(told(moved(0.01))).toEqual([])

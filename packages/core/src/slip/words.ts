@@ -21,7 +21,9 @@ export const SLIP_WORDS: Readonly<Record<Language, SlipWords>> = {
   en: {
     title: 'Correction slip',
     count: (changes) =>
-      changes === 0 ? 'Nothing changed: keep your pages.' : `${changes === 1 ? 'One thing' : `${capital(countWord(changes))} things`} changed. Nothing else did: keep your pages.`,
+      changes === 0
+        ? 'Nothing changed: keep your pages.'
+        : `${changes === 1 ? 'One thing' : `${capital(countWord(changes))} things`} changed. Nothing else did: keep your pages.`,
     between: (before, now) => `Since ${before}${now === null ? '' : `; this is version ${now}`}.`,
     columns: ['Page', 'It said', 'It says now', 'What you do'],
     page: (page) => `page ${page}`,
@@ -44,7 +46,10 @@ export const SLIP_WORDS: Readonly<Record<Language, SlipWords>> = {
   },
   de: {
     title: 'Korrekturzettel',
-    count: (changes) => (changes === 0 ? 'Nichts ist anders: behalte deine Seiten.' : `${changes} ${changes === 1 ? 'Sache ist' : 'Sachen sind'} anders. Sonst nichts: behalte deine Seiten.`),
+    count: (changes) =>
+      changes === 0
+        ? 'Nichts ist anders: behalte deine Seiten.'
+        : `${changes} ${changes === 1 ? 'Sache ist' : 'Sachen sind'} anders. Sonst nichts: behalte deine Seiten.`,
     between: (before, now) => `Seit ${before}${now === null ? '' : `; dies ist Version ${now}`}.`,
     columns: ['Seite', 'Es hie\u00df', 'Jetzt hei\u00dft es', 'Was du tust'],
     page: (page) => `Seite ${page}`,

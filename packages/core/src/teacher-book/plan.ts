@@ -28,7 +28,11 @@ export function leftPage(making: TeacherMaking, lesson: BookLesson, widthMm: num
 }
 
 /** What goes wrong, what was asked and is asked, and who has gone with all needles in. */
-export function rightPage(making: TeacherMaking, lesson: BookLesson, widthMm: number): { readonly blocks: readonly Block[]; readonly checkOut: ReturnType<typeof table> } {
+export function rightPage(
+  making: TeacherMaking,
+  lesson: BookLesson,
+  widthMm: number,
+): { readonly blocks: readonly Block[]; readonly checkOut: ReturnType<typeof table> } {
   const { set, told } = making
   const half = (widthMm - 6) / 2
   const asked = { heightMm: 40, draw: () => [8, 17, 26, 35].map((y) => line(0, half, y, 0.25)) }
@@ -119,7 +123,12 @@ function turnInWords(making: TeacherMaking, lesson: BookLesson, { kind, exercise
 /** The same stitch, in an earlier lesson or further up in this one. */
 function isShownBefore(lessons: readonly BookLesson[], { number }: BookLesson, { exercise, assigned }: WorkedExercise): boolean {
   const taught = lessons.filter((one) => one.number <= number).flatMap((one) => one.exercises)
-  return taught.slice(0, taught.findIndex((one) => one.exercise.id === exercise.id)).some((one) => one.assigned.document.id === assigned.document.id)
+  return taught
+    .slice(
+      0,
+      taught.findIndex((one) => one.exercise.id === exercise.id),
+    )
+    .some((one) => one.assigned.document.id === assigned.document.id)
 }
 
 function prepare(making: TeacherMaking, lesson: BookLesson, widthMm: number, board: string | null): readonly Block[] {
@@ -142,7 +151,10 @@ function prepare(making: TeacherMaking, lesson: BookLesson, widthMm: number, boa
   const all = [
     ...(first ? [told.plan.frame(stitchIn(first.assigned.document, language))] : []),
     ...[...lengths.values()].map((one) => told.plan.cut(one.kind, one.length, [...one.colours])),
-    told.plan.needlesOut([...needles.values()].map((one) => needleIn(one, language)), kit.kits),
+    told.plan.needlesOut(
+      [...needles.values()].map((one) => needleIn(one, language)),
+      kit.kits,
+    ),
     ...(board === null ? [] : [told.plan.board(board)]),
     ...(left.length > 0 ? [told.plan.leftHanded(left)] : []),
   ]
@@ -180,7 +192,9 @@ function leftOver(making: TeacherMaking, lesson: BookLesson, widthMm: number): r
 function votes(making: TeacherMaking, lesson: BookLesson, widthMm: number): readonly Block[] {
   const { set, told, notes } = making
   const held = notes.flatMap((one) => (one.kind === 'vote' && one.lesson === lesson.lesson.id ? [one] : []))
-  const lines = held.map((one) => text(set, `**${one.about}**: ${told.plan.votes(one.ways.map((way) => [way.name, way.votes] as const))}`, widthMm, { size: set.type.small }))
+  const lines = held.map((one) =>
+    text(set, `**${one.about}**: ${told.plan.votes(one.ways.map((way) => [way.name, way.votes] as const))}`, widthMm, { size: set.type.small }),
+  )
   const empty: Block = { heightMm: 12, draw: () => [line(0, widthMm * 0.45, 9, 0.25), line(widthMm * 0.55, widthMm, 9, 0.25)] }
   return [heading(set, told.plan.vote, widthMm), ...lines, empty, hint(set, told.plan.liked, widthMm)]
 }
@@ -222,7 +236,10 @@ function checkOut({ set, told, learners }: TeacherMaking, widthMm: number): Retu
   const shares = [0.34, 0.16, 0.16, 0.16, 0.18]
   const box = (): Block => tick(set, '', 6, set.type.small)
   const write = (): Block => ({ heightMm: 6, draw: () => [line(0, widthMm * 0.1, 4.6, 0.25)] })
-  const names = learners.length > 0 ? learners.map((one) => (one.hand === 'left' ? `${one.name} (${told.glance.hands.left})` : one.name)) : Array.from({ length: EMPTY_ROWS }, () => '')
+  const names =
+    learners.length > 0
+      ? learners.map((one) => (one.hand === 'left' ? `${one.name} (${told.glance.hands.left})` : one.name))
+      : Array.from({ length: EMPTY_ROWS }, () => '')
   return table(
     set,
     told.plan.outColumns.map((title, index) => ({ title, widthMm: (shares[index] ?? 0) * widthMm })),

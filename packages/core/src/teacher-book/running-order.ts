@@ -34,10 +34,7 @@ type Part = Omit<Turn, 'at'>
 export function runningOrder(items: readonly CourseItem[], room: number, hasRecap: boolean): RunningOrder {
   const taught = items.flatMap((one): Part[] => {
     const [show, work] = [Math.round(one.showMinutes), Math.round(one.minutes - one.showMinutes)]
-    return [
-      ...(show > 0 ? [part('show', show, one.id)] : []),
-      ...(work > 0 ? [part('work', work, one.id)] : []),
-    ]
+    return [...(show > 0 ? [part('show', show, one.id)] : []), ...(work > 0 ? [part('work', work, one.id)] : [])]
   })
   const rested = withBreaks(taught, room)
   const needed = rested.reduce((sum, one) => sum + one.minutes, 0)

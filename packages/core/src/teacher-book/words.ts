@@ -106,7 +106,8 @@ const ENGLISH: TeacherWords = {
     runningColumns: ['from', 'min', ''],
     arrive: 'Arrive. Home practice on the table; tick what is done. Needles counted out.',
     recap: (stitch, motions) => `**Recap**: four of ${stitch.toLowerCase()} on the edge${motions === '' ? '' : `. Ask: how does one ${motions}?`}`,
-    show: (stitch, motions) => `**Show ${stitch.toLowerCase()}**: three stitches slowly, front; once behind; once for the other hand${motions === '' ? '' : `. New: ${motions}`}.`,
+    show: (stitch, motions) =>
+      `**Show ${stitch.toLowerCase()}**: three stitches slowly, front; once behind; once for the other hand${motions === '' ? '' : `. New: ${motions}`}.`,
     showAgain: (stitch) => `**Show ${stitch.toLowerCase()}** again: what is otherwise here.`,
     work: (name, home) => `**Learners**: ${name}${home > 0 ? `; ${home} minutes of it at home` : ''}.`,
     goesOn: (name) => `**Learners**: ${name}, on.`,
@@ -176,7 +177,8 @@ const GERMAN: TeacherWords = {
     runningColumns: ['ab', 'min', ''],
     arrive: 'Ankommen. Die Arbeit von zu Hause auf den Tisch; abhaken, was fertig ist. Nadeln abz\u00e4hlen.',
     recap: (stitch, motions) => `**Wiederholen**: vier Stiche am Rand, ${stitch}${motions === '' ? '' : `. Fragen: Wie geht das: ${motions}?`}`,
-    show: (stitch, motions) => `**Zeigen: ${stitch}**: drei Stiche langsam, vorne; einmal von hinten; einmal f\u00fcr die andere Hand${motions === '' ? '' : `. Neu: ${motions}`}.`,
+    show: (stitch, motions) =>
+      `**Zeigen: ${stitch}**: drei Stiche langsam, vorne; einmal von hinten; einmal f\u00fcr die andere Hand${motions === '' ? '' : `. Neu: ${motions}`}.`,
     showAgain: (stitch) => `**Noch einmal zeigen: ${stitch}**: was hier anders ist.`,
     work: (name, home) => `**Lernende**: ${name}${home > 0 ? `; davon ${home} Minuten zu Hause` : ''}.`,
     goesOn: (name) => `**Lernende**: ${name}, weiter.`,
