@@ -96,7 +96,7 @@ export const GERMAN: BookWords = {
     trace: [
       'Das Muster mit dem Lineal pr\u00fcfen: sein Strich muss 50 mm messen.',
       'Das Muster ans Fenster oder auf ein Leuchtbrett kleben, den Stoff darauf, die F\u00e4den am Kreuz entlang.',
-      'Punkte, Linien und Pfeile d\u00fcnn nachziehen. Die Buchstaben weglassen.',
+      'Punkte, Linien und Pfeile d\u00fcnn nachziehen. Die Buchstaben und den unterbrochenen Ring, deinen Rahmen, weglassen.',
     ],
     hoop: 'In den Rahmen',
     hoopSteps: [
