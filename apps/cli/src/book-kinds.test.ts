@@ -1,34 +1,13 @@
 /** The teacher's book, the cards, and the learner's book in other inks and as a page of the web: of both demos, and hard ones. */
-import { sixThursdays, weatherDiary } from '@lemmata/contract/demo'
-import type { Book } from '@lemmata/core/book'
-import { beginCalendar } from '@lemmata/core/calendar'
+import { weatherDiary } from '@lemmata/contract/demo'
 import type { ClassDocument, LessonNote } from '@lemmata/core/classes'
-import type { Drawing, DrawingItem } from '@lemmata/core/drawing'
+import type { DrawingItem } from '@lemmata/core/drawing'
 import type { Sampler } from '@lemmata/core/sampler'
-import { bookAsWebPage, type BookPrint, layBook } from '@lemmata/print'
+import { bookAsWebPage, type BookPrint } from '@lemmata/print'
 import { describe, expect, it } from 'vitest'
+import { bookOf, long, orderOf, pagesOf, thursdays, withLongNames } from './testing/books.ts'
 import { faultsOf, itemsOn, told } from './testing/on-pages.ts'
 
-const START = '2026-11-05'
-const thursdays = sixThursdays(START)
-const order = (sampler: Sampler, more: Partial<BookPrint> = {}): BookPrint => ({
-  ...{ sampler, calendar: beginCalendar(sampler, START, 'Europe/Oslo'), page: 'a4', made: new Date('2026-11-01T12:00:00Z') },
-  ...more,
-})
-function bookOf(sampler: Sampler, more: Partial<BookPrint> = {}): Book {
-  const laid = layBook(order(sampler, more))
-  if (!laid.ok) throw new Error(laid.problems[0]?.code)
-  return laid.value
-}
-const pagesOf = (book: Book): readonly Drawing[] => Array.from({ length: book.pages }, (_, index) => book.drawPage(index))
-const long = 'Where the warm front comes in from the south west over the islands and the rain that follows it all day long'
-const withLongNames: Sampler = {
-  ...thursdays,
-  name: long,
-  lessons: thursdays.lessons.map((one) => ({ ...one, title: long })),
-  exercises: thursdays.exercises.map((one) => ({ ...one, name: long })),
-  threads: thursdays.threads.map((one) => ({ ...one, colour: { ...one.colour, name: long } })),
-}
 const [first, second] = thursdays.lessons.map((one) => one.id)
 const asked = (lesson: string, question: string, answer: string): LessonNote => ({ kind: 'question', lesson, on: '2026-11-05', asked: question, answer })
 const group: ClassDocument = {
@@ -149,7 +128,7 @@ describe('as a page of the web', () => {
       ...thursdays,
       exercises: thursdays.exercises.map((one, index) => (index === 0 ? { ...one, name: '<script>alert(1)</script>' } : one)),
     }
-    const made = bookAsWebPage(order(hostile))
+    const made = bookAsWebPage(orderOf(hostile))
     if (!made.ok) throw new Error('not made')
     const html = made.value
     expect(html).toContain('&#60;script&#62;alert(1)')

@@ -1,32 +1,14 @@
 /** The learner's book of both demos: nothing torn, nothing over something else, all of it there, and enough to follow by itself. */
-import { sixThursdays, weatherDiary } from '@lemmata/contract/demo'
+import { weatherDiary } from '@lemmata/contract/demo'
 import { type Book, MOST_PAGES } from '@lemmata/core/book'
-import { beginCalendar } from '@lemmata/core/calendar'
-import type { Drawing, DrawingItem, Words } from '@lemmata/core/drawing'
+import type { DrawingItem, Words } from '@lemmata/core/drawing'
 import type { Sampler } from '@lemmata/core/sampler'
-import { type BookPrint, layBook } from '@lemmata/print'
+import type { BookPrint } from '@lemmata/print'
 import { describe, expect, it } from 'vitest'
+import { bookOf, pagesOf, thursdays, withLongNames } from './testing/books.ts'
 import { faultsOf, itemsOn, told } from './testing/on-pages.ts'
 
-const START = '2026-11-05'
-const thursdays = sixThursdays(START)
 const diary = weatherDiary()
-
-function bookOf(sampler: Sampler, more: Partial<BookPrint> = {}): Book {
-  const calendar = beginCalendar(sampler, START, 'Europe/Oslo')
-  const laid = layBook({ sampler, calendar, page: 'a4', made: new Date('2026-11-01T12:00:00Z'), ...more })
-  if (!laid.ok) throw new Error(laid.problems[0]?.code)
-  return laid.value
-}
-const pagesOf = (book: Book): readonly Drawing[] => Array.from({ length: book.pages }, (_, index) => book.drawPage(index))
-const long = 'Where the warm front comes in from the south west over the islands and the rain that follows it all day long'
-const withLongNames: Sampler = {
-  ...thursdays,
-  name: long,
-  lessons: thursdays.lessons.map((one) => ({ ...one, title: long })),
-  exercises: thursdays.exercises.map((one) => ({ ...one, name: long })),
-  threads: thursdays.threads.map((one) => ({ ...one, colour: { ...one.colour, name: long } })),
-}
 
 describe('a book', () => {
   it.each<[string, Sampler, Partial<BookPrint>]>([
