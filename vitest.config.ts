@@ -12,8 +12,9 @@ export default defineConfig({
   plugins: [noWorkers],
   test: {
     include: ['packages/**/*.test.ts', 'apps/**/*.test.ts', 'apps/web/**/*.test.tsx', 'scripts/**/*.test.ts'],
-    testTimeout: 30_000,
-    hookTimeout: 60_000,
+    // A busy machine is several times slower than an idle one; a test that hangs is still found.
+    testTimeout: 180_000,
+    hookTimeout: 180_000,
     setupFiles: ['./vitest.setup.ts'],
     // The server's tests share one private MariaDB; each file makes a database of its own.
     globalSetup: ['./apps/server/src/testing/start-database.ts'],
