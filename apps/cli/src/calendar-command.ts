@@ -34,7 +34,7 @@ export function calendar(given: unknown, { classText, ics }: Readonly<Record<str
   const output = {
     begins: dates.begins,
     zone: dates.zone,
-    lessons: laid.lessons.map(({ lesson, on, isMoved }, index) => ({ lesson, title: titleOf(lesson), on, isMoved, minutes: minutes[index] })),
+    lessons: laid.lessons.map(({ lesson, ...of }, index) => ({ lesson, title: titleOf(lesson), ...of, minutes: minutes[index] })),
     days: laid.days,
   }
   return success({ output, wrong: hasErrors(problems) }, [...problems, ...said])

@@ -5,7 +5,7 @@ import type { ClassCalendar } from '@lemmata/core/classes'
 import type { CourseItem } from '@lemmata/core/order'
 import type { Lesson, Sampler } from '@lemmata/core/sampler'
 import { counted } from '@lemmata/core/units'
-import { Button, Checkbox, DatePicker } from 'antd'
+import { Button, Checkbox, DatePicker, Select } from 'antd'
 import dayjs from 'dayjs'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -44,7 +44,10 @@ export function LessonCard({ sampler, course, on, lesson, onClose }: Props) {
         <span className="letter">{index + 1}</span>
         <div className="card-title">
           <h2 title={lesson.title}>{lesson.title}</h2>
-          <span>{day === undefined ? 'no date' : dayWords(day)}</span>
+          <span>
+            {day === undefined ? 'no date' : dayWords(day)}
+            {dated?.seenFrom != null && <span className="quiet"> · pages from {dayWords(dated.seenFrom)}</span>}
+          </span>
         </div>
         <Button type="text" aria-label="Close the card" title="Close" onClick={onClose}>
           ×
@@ -140,6 +143,12 @@ export function LessonCard({ sampler, course, on, lesson, onClose }: Props) {
 
 export const behindInWords = (minutes: number): string => (minutes < 0.5 ? 'up to date' : `${counted(Math.round(minutes), 'minute')} behind`)
 
+const FROM_THE_BEGINNING = -1
+const RELEASES: readonly number[] = [FROM_THE_BEGINNING, 0, 1, 3, 7, 14]
+
+const releaseInWords = (days: number): string =>
+  days === FROM_THE_BEGINNING ? 'from the beginning' : days === 0 ? 'on its day' : `${counted(days, 'day')} before its day`
+
 /** Of the whole class, where it has dates of its own. */
 function Settings({ calendar, on }: { readonly calendar: ClassCalendar; readonly on: DatedCourse }) {
   if (!on.isOwn) return null
@@ -164,6 +173,23 @@ function Settings({ calendar, on }: { readonly calendar: ClassCalendar; readonly
           onChange={(homeMinutes) => editClass({ kind: 'change-calendar', set: { homeMinutes } })}
         />
       </div>
+      <Field label="Learners get its pages" hint="The day stands with each lesson, here and in the table.">
+        {(id) => (
+          <Select<number>
+            id={id}
+            style={{ width: '100%' }}
+            value={calendar.releaseDays ?? FROM_THE_BEGINNING}
+            onChange={(days) =>
+              editClass(
+                days === FROM_THE_BEGINNING
+                  ? { kind: 'change-calendar', set: {}, clear: ['releaseDays'] }
+                  : { kind: 'change-calendar', set: { releaseDays: days } },
+              )
+            }
+            options={[...new Set([...RELEASES, calendar.releaseDays ?? FROM_THE_BEGINNING])].map((days) => ({ value: days, label: releaseInWords(days) }))}
+          />
+        )}
+      </Field>
       <p className="why">
         Begins at {calendar.begins}, {calendar.zone.replaceAll('_', ' ')}.
       </p>

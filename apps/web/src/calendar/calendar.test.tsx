@@ -125,6 +125,16 @@ describe('a lesson\u2019s card', () => {
     expect(screen.getByText('In class, of 120 min')).toBeTruthy()
   })
 
+  it('says from when learners have its pages, if not from the beginning', async () => {
+    open(weekly, 0)
+    expect(screen.queryByText(/pages from/)).toBeNull()
+    await choose('Learners get its pages', '7 days before its day')
+    expect(calendarNow()?.releaseDays).toBe(7)
+    expect(screen.getByText(/pages from Thu 2 Jan 2031/)).toBeTruthy()
+    await choose('Learners get its pages', 'from the beginning')
+    expect(calendarNow()).toEqual(weekly)
+  })
+
   it('says who is where: the slow never before the quick', () => {
     open({ ...weekly, minutes: 30, homeMinutes: 0 }, titles.length - 1)
     const behind = [...screen.getByRole('complementary').querySelectorAll('dt')]

@@ -45,6 +45,7 @@ export const calendarSettings = z.object({
   zone,
   minutes: z.number().int().min(10).max(600).optional(),
   homeMinutes: z.number().int().min(0).max(3000).optional(),
+  releaseDays: z.number().int().min(0).max(60).optional(),
   catchUp: days,
   twice: z.array(id).max(200),
 })

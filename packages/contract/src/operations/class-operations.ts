@@ -19,7 +19,7 @@ const SCHEMAS = {
   'change-calendar': z.object({
     kind: z.literal('change-calendar'),
     set: calendarSettings.partial(),
-    clear: z.array(z.enum(['minutes', 'homeMinutes'])).optional(),
+    clear: z.array(z.enum(['minutes', 'homeMinutes', 'releaseDays'])).optional(),
   }),
   'move-date': z.object({ kind: z.literal('move-date'), lesson: id, to: movedLesson.nullable() }),
   'set-calendar': z.object({ kind: z.literal('set-calendar'), calendar: calendar.nullable() }),

@@ -124,6 +124,8 @@ export interface BookWords {
   }
   readonly finishing: {
     readonly title: string
+    /** Of the threads that may. */
+    readonly bleed: (names: string) => string
     readonly steps: readonly string[]
     readonly hoop: (cut: string, felt: string) => string
     readonly unframed: string

@@ -183,6 +183,8 @@ export const ENGLISH: BookWords = {
   },
   finishing: {
     title: 'Finishing',
+    bleed: (names) =>
+      `**${names} can bleed.** Test first: press a wet white rag on the back for a minute. Colour on it? Do not soak: dab the marks off with a damp cotton bud. Another thread may do it too: when in doubt, test.`,
     steps: [
       'Take the marks off first, by the way they were made: **do not iron before they are gone**, heat sets them for good.',
       'Press from behind on a folded towel, so that knots and chains stay round.',

@@ -1,7 +1,7 @@
 /** When the last stitch is in: marks off, pressed, mounted, labelled; and where each stitch of the book stands. */
 import { stitchIn } from '../language/index.ts'
-import { BEYOND_HOOP_MM, outerOf } from '../materials/index.ts'
-import { markingInWords } from '../sheets/index.ts'
+import { BEYOND_HOOP_MM, mayBleed, outerOf } from '../materials/index.ts'
+import { markingInWords, SHEET_WORDS } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
 import { beside, type Block, framed, gap, heading, line, stack, table, text, tick, title } from '../pages/index.ts'
 import type { Making } from './types.ts'
@@ -20,12 +20,28 @@ export function finishing(making: Making, widthMm: number): readonly Block[] {
   else steps.push(said.finishing.unframed)
   return [
     title(set, said.finishing.title, widthMm, 2),
+    ...bleeding(making, widthMm),
     ...markingInWords(sampler).map((one) => text(set, one, widthMm, { afterMm: 1.5 })),
     ...steps.map((one) => tick(set, one, widthMm)),
     gap(2),
     framed(text(set, said.finishing.glue, widthMm - 11), widthMm),
     label(making, widthMm),
   ]
+}
+
+/** Before anything is made wet. */
+function bleeding({ said, set, kit, sampler }: Making, widthMm: number): readonly Block[] {
+  const names = [
+    ...new Set(
+      kit.colours
+        .map((one) => one.thread)
+        .filter((one) => mayBleed(one.colour.hex))
+        .map((one) => one.colour.name),
+    ),
+  ]
+  if (names.length === 0) return []
+  const { list } = SHEET_WORDS[sampler.brief.language ?? 'en']
+  return [framed(text(set, said.finishing.bleed(list(names)), widthMm - 11), widthMm), gap(1)]
 }
 
 function label({ said, set }: Making, widthMm: number): Block {

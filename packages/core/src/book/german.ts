@@ -230,6 +230,8 @@ export const GERMAN: BookWords = {
   },
   finishing: {
     title: 'Fertig machen',
+    bleed: (names) =>
+      `**${names}: kann abf\u00e4rben.** Erst proben: ein nasses wei\u00dfes Tuch eine Minute auf die R\u00fcckseite dr\u00fccken. Farbe daran? Nicht einweichen: die Zeichen mit einem feuchten Wattest\u00e4bchen abtupfen. Auch andere Garne k\u00f6nnen es: im Zweifel proben.`,
     steps: [
       'Zuerst die Zeichen entfernen, so wie sie gemacht wurden: **nicht b\u00fcgeln, bevor sie weg sind**, Hitze h\u00e4lt sie fest.',
       'Von hinten auf einem gefalteten Handtuch b\u00fcgeln, damit Knoten und Ketten rund bleiben.',

@@ -11,6 +11,8 @@ export interface DatedLesson {
   /** One, or two where it is held on two. None where the chosen dates do not suffice. */
   readonly on: readonly string[]
   readonly isMoved: boolean
+  /** From this day learners have its pages; null where they have all from the beginning, or it has no date. */
+  readonly seenFrom: string | null
 }
 
 /** A line of the calendar, in the order of days. */
@@ -29,16 +31,26 @@ export function layLessons(calendar: ClassCalendar, order: readonly LessonId[]):
   const isTaken = (on: string): boolean => on in calendar.off || calendar.catchUp.includes(on)
   let dates = free(datesFrom(calendar.rhythm, calendar.start), isTaken)
   const next = (): string | null => dates.next().value ?? null
+  const dated = (lesson: LessonId, on: readonly string[], isMoved: boolean): DatedLesson => {
+    const [first] = on
+    const seenFrom = first === undefined || calendar.releaseDays === undefined ? null : addDays(first, -calendar.releaseDays)
+    return { lesson, on, isMoved, seenFrom }
+  }
   const lessons = order.map((lesson): DatedLesson => {
     const wanted = calendar.twice.includes(lesson) ? 2 : 1
     const moved = calendar.moved[lesson]
     // Its own date is used up, whether it stands there or not: what comes after stays.
     const own = Array.from({ length: wanted }, () => (moved?.follow === true ? null : next()))
-    if (!moved) return { lesson, on: own.flatMap((one) => one ?? []), isMoved: false }
+    if (!moved)
+      return dated(
+        lesson,
+        own.flatMap((one) => one ?? []),
+        false,
+      )
     const after = free(datesFrom(calendar.rhythm, moved.on), (on) => on <= moved.on || isTaken(on))
     const second = wanted === 2 ? (moved.follow ? (after.next().value ?? null) : (own[1] ?? null)) : null
     if (moved.follow) dates = after
-    return { lesson, on: [moved.on, ...(second === null ? [] : [second])], isMoved: true }
+    return dated(lesson, [moved.on, ...(second === null ? [] : [second])], true)
   })
   const days = daysOf(calendar, lessons)
   return { lessons, days, problems: problemsOf(calendar, lessons) }

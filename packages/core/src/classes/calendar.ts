@@ -25,6 +25,8 @@ export interface ClassCalendar {
   readonly minutes?: number | undefined
   /** At home in a week; the brief's where it is left out. */
   readonly homeMinutes?: number | undefined
+  /** Learners get a lesson's pages so many days before its date; all of them at the beginning where it is left out. */
+  readonly releaseDays?: number | undefined
   /** By the day, why. */
   readonly off: Readonly<Record<string, string>>
   /** Dates on which the class meets to catch up, with nothing new. */

@@ -16,5 +16,6 @@ export { BAR_MM, clearHalves, type HoopForm, hoopOutline, insideHalves, nearestI
 export { BEYOND_HOOP_MM, clearRadius, HOOP_MARGIN_MM, HOOP_SIZES, hoopOf } from './hoops.ts'
 export type { HoopSize } from './hoops.ts'
 export { carryLimit, lightness } from './carry-limit.ts'
+export { mayBleed } from './may-bleed.ts'
 export { contrast, greyOf, linearLight, luminance, mix, rgbOf } from './colour.ts'
 export { MATERIALS_SENTENCES } from './problems.ts'

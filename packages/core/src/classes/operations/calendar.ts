@@ -13,7 +13,7 @@ type Settings = Omit<ClassCalendar, 'off' | 'moved'>
 export interface ChangeCalendar {
   readonly kind: 'change-calendar'
   readonly set: FieldChange<Settings>
-  readonly clear?: readonly ('minutes' | 'homeMinutes')[] | undefined
+  readonly clear?: readonly ('minutes' | 'homeMinutes' | 'releaseDays')[] | undefined
 }
 
 /** A day on which the class does not meet, and why; null: it meets after all. */
@@ -37,10 +37,11 @@ export const CALENDAR_FIELDS = fieldOrder<ClassCalendar>({
   zone: 3,
   minutes: 4,
   homeMinutes: 5,
-  off: 6,
-  catchUp: 7,
-  moved: 8,
-  twice: 9,
+  releaseDays: 6,
+  off: 7,
+  catchUp: 8,
+  moved: 9,
+  twice: 10,
 })
 
 function withCalendar(one: ClassDocument, calendar: ClassCalendar | undefined): ClassDocument {
