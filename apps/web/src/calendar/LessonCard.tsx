@@ -46,7 +46,7 @@ export function LessonCard({ sampler, course, on, lesson, onClose }: Props) {
           <h2 title={lesson.title}>{lesson.title}</h2>
           <span>
             {day === undefined ? 'no date' : dayWords(day)}
-            {dated?.seenFrom != null && <span className="quiet"> · pages from {dayWords(dated.seenFrom)}</span>}
+            {dated?.seenFrom ? <span className="quiet"> · pages from {dayWords(dated.seenFrom)}</span> : null}
           </span>
         </div>
         <Button type="text" aria-label="Close the card" title="Close" onClick={onClose}>
