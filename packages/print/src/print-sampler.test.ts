@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Learner } from '@lemmata/core/classes'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
-import { CHECK_BAR_MM, PAGE_SIZES } from '@lemmata/core/sheets'
+import { CHECK_BAR_MM, OVERLAP_MM, PAGE_SIZES } from '@lemmata/core/sheets'
 import { samplerOf, type ShortExercise } from '@lemmata/core/testing'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { printSampler } from './index.ts'
@@ -109,6 +109,28 @@ describe('for a printer that prints 50 mm as 49.3', () => {
     expect(Math.abs((centres.at(-1) as number) - (centres[0] as number) - 96.349)).toBeLessThan(0.1)
     const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
     expect(text).toContain('for a printer that prints 50 mm as 49.3')
+  })
+})
+
+describe('over several pages', () => {
+  it('marks 400 mm from one another are so within 0.2 mm once the pages are laid over one another', async () => {
+    const wide = samplerOf({ ...newSampler('Wide'), cloth: { ...newSampler('Wide').cloth, widthMm: 600, heightMm: 310 } }, [
+      { ...rain, guide: { kind: 'line', path: 'M 60 155 L 475 155' } },
+    ])
+    const file = await print('a4', wide)
+    const info = execFileSync('pdfinfo', ['-f', '1', '-l', '1', file], { encoding: 'utf8' })
+    const [, widthPt = '0'] = /size:\s+([\d.]+) x/.exec(info) ?? []
+    // 433 mm with its margins: two sheets on their side, each with 273 mm of the design, ten of them on both.
+    expect(Math.round((Number(widthPt) / 72) * 25.4)).toBe(297)
+    const step = 297 - 24 - OVERLAP_MM
+    const [left, right] = [1, 2].map((page) => dotsInBestRow(render(file, page)))
+    const beyond = (right ?? []).map((x) => x + step)
+    const [first = 0] = left ?? []
+    // 84 marks 5 mm apart: the first three have their 81st on the other sheet.
+    for (const from of [first, first + 5, first + 10]) expect(Math.min(...beyond.map((x) => Math.abs(x - from - 400)))).toBeLessThan(0.2)
+    // What stands on both is in one place.
+    const both = (left ?? []).flatMap((x) => beyond.filter((other) => Math.abs(other - x) < 2).map((other) => Math.abs(other - x)))
+    for (const apart of both) expect(apart).toBeLessThan(0.1)
   })
 })
 

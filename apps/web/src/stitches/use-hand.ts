@@ -11,7 +11,8 @@ const REST_MS = 700
 
 const prefersStill = (): boolean => typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches
 
-export function useHand(done: WorkedExercise, leftFirst = false) {
+/** `onOwn`: on a guide like the exercise's own, not on the stitch's usual one. */
+export function useHand(done: WorkedExercise, leftFirst = false, onOwn = false) {
   const [hand, setHand] = useState<HandSide>(leftFirst ? 'left' : 'right')
   const [speed, setSpeed] = useState<Speed>('usual')
   const [index, setIndex] = useState(0)
@@ -20,9 +21,10 @@ export function useHand(done: WorkedExercise, leftFirst = false) {
   const [share, setShare] = useState(1)
   const { assigned } = done
   const { document, parameters, materials, variant } = assigned
+  const own = onOwn ? done.pieces[0].guide : null
   const shown = useMemo(
-    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand }),
-    [document, parameters, materials, assigned, hand],
+    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand, ...(own ? { like: own } : {}) }),
+    [document, parameters, materials, assigned, hand, own],
   )
   const steps = shown.ok ? shown.value.steps : NO_STEPS
   const last = Math.max(0, steps.length - 1)

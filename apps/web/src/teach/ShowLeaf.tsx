@@ -1,6 +1,7 @@
-/** The moving hand, as large as the room needs it: front and back, either hand, the step's number and its sentence under it. */
+/** The moving hand, as large as the room needs it: front and back, either hand, the step's letter, as on paper, and its sentence under it. */
 import { problemInWords } from '@lemmata/contract'
 import type { WorkedExercise } from '@lemmata/core/exercise'
+import { stepLetter } from '@lemmata/core/sheets'
 import { stepSentence } from '@lemmata/core/steps'
 import { Button, Segmented } from 'antd'
 import { type RefObject, useEffect, useState } from 'react'
@@ -20,7 +21,7 @@ interface Props {
 }
 
 export function ShowLeaf({ shown: { sampler }, done, take }: Props) {
-  const state = useHand(done)
+  const state = useHand(done, false, true)
   const [side, setSide] = useState<Side>('both')
   const { shown, step, at, last, go, play, playing, hand, setHand, speed, setSpeed, setIndex } = state
   const sentence = step ? stepSentence(step, done.assigned) : ''
@@ -61,7 +62,7 @@ export function ShowLeaf({ shown: { sampler }, done, take }: Props) {
         )}
       </div>
       <p className="teach-sentence" aria-live="polite" data-testid="teach-sentence">
-        <b>{step.number}</b> <span>{sentence}</span>
+        <b>{stepLetter(step.number)}</b> <span>{sentence}</span>
       </p>
       <div className="teach-hand">
         <Button size="large" onClick={() => setIndex(0)} disabled={at === 0}>

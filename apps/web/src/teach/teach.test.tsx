@@ -45,11 +45,11 @@ describe('teaching', () => {
     act(() => void store.dispatch(exerciseSelected(null)))
     expect(place()).toMatch(/^Lesson 1, 1 of/)
     press('PageDown')
-    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^1 /)
+    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^a /)
     press('PageDown', 2)
-    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^3 /)
+    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^c /)
     press('PageUp')
-    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^2 /)
+    expect(screen.getByTestId('teach-sentence').textContent).toMatch(/^b /)
     // Past its last step comes what to look at, and after all of them what comes next.
     const seen = new Set<string>()
     for (let turns = 0; turns < 200 && !place().startsWith('Until next time'); turns += 1) {

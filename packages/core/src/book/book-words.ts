@@ -130,6 +130,9 @@ export interface BookWords {
     readonly hoop: (cut: string, felt: string) => string
     readonly unframed: string
     readonly glue: string
+    /** Other ways to mount it. */
+    readonly forms: string
+    readonly formList: readonly string[]
     readonly label: string
     readonly labelLines: readonly string[]
   }

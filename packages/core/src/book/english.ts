@@ -193,6 +193,12 @@ export const ENGLISH: BookWords = {
       `Back into its hoop: straighten it along the threads. Cut the cloth to a circle of **${cut}**, gather it with running stitches behind and draw it in. Close the back with felt of **${felt}**, oversewn.`,
     unframed: 'Trim the cloth to what its frame or backing needs, and turn or oversew the edge.',
     glue: 'Glue it only where it will never be washed. Hot glue burns fingers: press with a stick, one person at the gun, unplugged when it is left.',
+    forms: 'In another form',
+    formList: [
+      '**In a frame**: cut acid-free board to the opening of the frame, the cloth 50 mm larger all round. Pin it over the edges from the middles outwards, along the threads; lace it behind, first across, then down, and draw the laces up evenly.',
+      '**On a card**: trim the cloth to 10 mm beyond the window. Fix it behind along the upper edge only, so that it hangs flat, and close the back with paper.',
+      '**On clothing**: wash both first. Tack it in its place, turn the edge under and oversew it with small stitches; a soft lining behind keeps thread ends from the skin.',
+    ],
     label: 'Its label',
     labelLines: ['Name', 'Worked by', 'Begun and finished', 'Threads and cloth'],
   },

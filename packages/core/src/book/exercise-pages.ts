@@ -4,7 +4,7 @@ import { drawStep, lookOf, moveItems, tagged, type DrawingItem } from '../drawin
 import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
 import { cautionIn, proseIn, stitchIn } from '../language/index.ts'
 import { TARGET_MM } from '../plan/index.ts'
-import { freeInWords, INK, SHEET_WORDS, alikeInWords, WALNUT, words } from '../sheets/index.ts'
+import { freeInWords, INK, SHEET_WORDS, alikeInWords, stepLetter, WALNUT, words } from '../sheets/index.ts'
 import { demonstrate, type Demonstration, type Step, stepSentence } from '../steps/index.ts'
 import { formatLength, formatMinutes } from '../units/index.ts'
 import {
@@ -121,10 +121,6 @@ function steps(making: Making, done: WorkedExercise, demonstration: Demonstratio
   }
   return rows
 }
-
-/** a, b, c: figures are for the holes. */
-const stepLetter = (number: number): string =>
-  number <= 26 ? String.fromCharCode(96 + number) : `${String.fromCharCode(96 + Math.floor((number - 1) / 26))}${String.fromCharCode(97 + ((number - 1) % 26))}`
 
 export function stepBlock(
   { set, said: { alt } }: Making,

@@ -3,7 +3,7 @@ import { stitchIn } from '../language/index.ts'
 import { BEYOND_HOOP_MM, mayBleed, outerOf } from '../materials/index.ts'
 import { markingInWords, SHEET_WORDS } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
-import { beside, type Block, framed, gap, heading, line, stack, table, text, tick, title } from '../pages/index.ts'
+import { beside, type Block, bullet, framed, gap, heading, line, stack, table, text, tick, title } from '../pages/index.ts'
 import type { Making } from './types.ts'
 
 /** Felt for the back lies so much inside the hoop all round. mm */
@@ -23,6 +23,9 @@ export function finishing(making: Making, widthMm: number): readonly Block[] {
     ...bleeding(making, widthMm),
     ...markingInWords(sampler).map((one) => text(set, one, widthMm, { afterMm: 1.5 })),
     ...steps.map((one) => tick(set, one, widthMm)),
+    gap(2),
+    heading(set, said.finishing.forms, widthMm),
+    ...said.finishing.formList.map((one) => bullet(set, one, widthMm)),
     gap(2),
     framed(text(set, said.finishing.glue, widthMm - 11), widthMm),
     label(making, widthMm),

@@ -240,6 +240,12 @@ export const GERMAN: BookWords = {
       `Zur\u00fcck in den Rahmen, gerade am Fadenlauf. Den Stoff rund auf **${cut}** schneiden, hinten mit Vorstichen einziehen. Die R\u00fcckseite mit Filz von **${felt}** schlie\u00dfen.`,
     unframed: 'Den Stoff so weit zuschneiden, wie sein Rahmen oder R\u00fccken es braucht, den Rand umn\u00e4hen.',
     glue: 'Kleben nur, was nie gewaschen wird. Hei\u00dfkleber verbrennt Finger: mit einem St\u00e4bchen andr\u00fccken, eine Person an der Pistole, Stecker heraus, wenn niemand dabei ist.',
+    forms: 'In anderer Form',
+    formList: [
+      '**Im Bilderrahmen**: S\u00e4urefreie Pappe nach dem Ausschnitt schneiden, den Stoff rundum 50 mm gr\u00f6\u00dfer. Von den Mitten aus fadengerade \u00fcber die Kanten stecken; hinten verspannen, erst quer, dann l\u00e4ngs, und gleichm\u00e4\u00dfig anziehen.',
+      '**Auf einer Karte**: Den Stoff 10 mm gr\u00f6\u00dfer als das Fenster schneiden. Nur an der oberen Kante befestigen, damit er glatt h\u00e4ngt, und hinten mit Papier schlie\u00dfen.',
+      '**Auf Kleidung**: Beides vorher waschen. Heften, den Rand einschlagen und mit kleinen Stichen ann\u00e4hen; ein weiches Futter dahinter h\u00e4lt Fadenenden von der Haut.',
+    ],
     label: 'Das Schild',
     labelLines: ['Name', 'Gestickt von', 'Begonnen und fertig', 'Garne und Stoff'],
   },

@@ -8,3 +8,7 @@ export function letterOf(index: number): string {
 
 export const lettersOf = (sampler: Sampler): ReadonlyMap<string, string> =>
   new Map(teachingOrder(sampler).map((exercise, index) => [exercise.id, letterOf(index)]))
+
+/** Of the pictures of its steps, from 1: a, b, c, for figures are the holes'. */
+export const stepLetter = (number: number): string =>
+  number <= 26 ? String.fromCharCode(96 + number) : `${String.fromCharCode(96 + Math.floor((number - 1) / 26))}${String.fromCharCode(97 + ((number - 1) % 26))}`

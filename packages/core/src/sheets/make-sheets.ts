@@ -18,7 +18,7 @@ import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { threadsInWords } from './threads-in-words.ts'
 import { freeInWords, waysInWords } from './ways-in-words.ts'
 import { makePattern } from './pattern.ts'
-import { lettersOf } from './letters.ts'
+import { lettersOf, stepLetter } from './letters.ts'
 import type { SheetOrder } from './types.ts'
 import { writeKey } from './write-key.ts'
 import { contentArea, PAGE_SIZES, pageFurniture } from './furniture.ts'
@@ -141,7 +141,7 @@ function writeExercise(flow: Flow, order: SheetOrder, done: WorkedExercise, lett
         })
         return [
           ...moveItems(drawn.items, { x, y: 0 }),
-          words(String(step.number), { x: x + 1.2, y: 4.2 }, 3.6, 'heading', WALNUT),
+          words(stepLetter(step.number), { x: x + 1.2, y: 4.2 }, 3.6, 'heading', WALNUT),
           words(`${drawn.scale.toFixed(1)}×`, { x: x + FRAME.widthMm - 1, y: FRAME.heightMm - 1 }, 2.3, 'text', WALNUT, 'right'),
           ...(captions[index] ?? []).map((line, number) => words(line, { x, y: FRAME.heightMm + 4 + number * 3.9 }, 3)),
         ]
