@@ -18,16 +18,19 @@ export function finishing(making: Making, widthMm: number): readonly Block[] {
   const steps = [...said.finishing.steps]
   if (hoop && hoop.shape === 'round') steps.push(said.finishing.hoop(mm(outerOf(hoop)[0] + 2 * TO_GATHER), mm(outerOf(hoop)[0] - 2 * FELT_INSIDE)))
   else steps.push(said.finishing.unframed)
+  const isLarge = making.form === 'large'
+  const half = isLarge ? widthMm : (widthMm - 6) / 2
+  const way = [
+    ...markingInWords(sampler).map((one) => text(set, one, half, { afterMm: 1.5 })),
+    ...steps.map((one) => tick(set, one, half)),
+    gap(2),
+    framed(text(set, said.finishing.glue, half - 11), half),
+  ]
+  const forms = [heading(set, said.finishing.forms, half), ...said.finishing.formList.map((one) => bullet(set, one, half))]
   return [
     title(set, said.finishing.title, widthMm, 2),
     ...bleeding(making, widthMm),
-    ...markingInWords(sampler).map((one) => text(set, one, widthMm, { afterMm: 1.5 })),
-    ...steps.map((one) => tick(set, one, widthMm)),
-    gap(2),
-    heading(set, said.finishing.forms, widthMm),
-    ...said.finishing.formList.map((one) => bullet(set, one, widthMm)),
-    gap(2),
-    framed(text(set, said.finishing.glue, widthMm - 11), widthMm),
+    ...(isLarge ? [...way, ...forms] : [beside([0, stack(way)], [half + 6, stack(forms)])]),
     label(making, widthMm),
   ]
 }
@@ -47,12 +50,18 @@ function bleeding({ said, set, kit, sampler }: Making, widthMm: number): readonl
   return [framed(text(set, said.finishing.bleed(list(names)), widthMm - 11), widthMm), gap(1)]
 }
 
-function label({ said, set }: Making, widthMm: number): Block {
+function label({ said, set, form }: Making, widthMm: number): Block {
+  // Two beside one another where room is dear.
+  const columns = form === 'compact' ? 2 : 1
+  const wide = form === 'compact' ? (widthMm - 6) / 2 : widthMm * 0.75
   const rows = said.finishing.labelLines.map((one): Block => {
     const name = text(set, one, 45, { size: set.type.small })
-    return { heightMm: Math.max(10, name.heightMm + 2), draw: () => [...name.draw(), line(48, widthMm * 0.75, 6, 0.25)] }
+    return { heightMm: Math.max(10, name.heightMm + 2), draw: () => [...name.draw(), line(48, wide, 6, 0.25)] }
   })
-  return stack([heading(set, said.finishing.label, widthMm), gap(2), ...rows])
+  const lines = Array.from({ length: Math.ceil(rows.length / columns) }, (_, row) =>
+    beside(...rows.slice(row * columns, (row + 1) * columns).map((one, index) => [index * (wide + 6), one] as const)),
+  )
+  return stack([heading(set, said.finishing.label, widthMm), gap(2), ...lines])
 }
 
 /** `pageOf`: an exercise's page. */
