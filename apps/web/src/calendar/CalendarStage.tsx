@@ -10,6 +10,7 @@ import { useClass } from '../sheets/use-class.ts'
 import { downloadText } from '../stitches/download.ts'
 import { editClass, useAppSelector } from '../store/index.ts'
 import { AddressDialog } from './AddressDialog.tsx'
+import { CourseThread } from './CourseThread.tsx'
 import { DatesDialog } from './DatesDialog.tsx'
 import { behindInWords, LessonCard } from './LessonCard.tsx'
 import { dayWords, LessonRows } from './LessonRows.tsx'
@@ -107,6 +108,7 @@ export function CalendarStage() {
             <MonthView on={on} onHold={setHeld} />
           ) : (
             <>
+              <CourseThread on={on} held={held} onHold={setHeld} />
               <LessonRows
                 {...{ sampler, on, held }}
                 done={worked.done}

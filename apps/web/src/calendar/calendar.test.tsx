@@ -4,10 +4,12 @@ import { bandSampler } from '@lemmata/contract/testing'
 import { type ClassCalendar, newClass } from '@lemmata/core/classes'
 import type { Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen, within } from '@testing-library/react'
+import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { classClosed, classOpened } from '../store/class.ts'
 import { editClass, store, undo } from '../store/index.ts'
 import { choose, closePage, openPage, type } from '../testing/page.tsx'
+import { CourseThread } from './CourseThread.tsx'
 import { DatesDialog } from './DatesDialog.tsx'
 import { LessonCard } from './LessonCard.tsx'
 import { LessonRows } from './LessonRows.tsx'
@@ -32,9 +34,12 @@ function Stage({ held }: { readonly held: number | null }) {
   const { course } = courseNow(now, worked)
   const on: DatedCourse = onDates(now, calendar, course, '2030-12-01', 'Europe/Oslo')
   const lesson = held === null ? undefined : on.lessons[held]
+  const [picked, setPicked] = useState('')
   const move = (id: string, days: number) => editClass({ kind: 'move-date', lesson: id, to: { on: `2031-01-${16 + days}`, follow: false } })
   return (
     <>
+      <CourseThread on={on} held={lesson?.id ?? null} onHold={(id) => setPicked(id)} />
+      <output>{picked}</output>
       <LessonRows
         {...{ sampler: now, on }}
         done={worked.done}
@@ -123,6 +128,21 @@ describe('a lesson\u2019s card', () => {
     type('In class, min', '120')
     expect(calendarNow()?.minutes).toBe(120)
     expect(screen.getByText('In class, of 120 min')).toBeTruthy()
+  })
+
+  it('are stitches on a thread as far apart as their dates; a day off is a gap', () => {
+    open({ ...weekly, catchUp: ['2031-02-06'] })
+    const thread = screen.getByRole('img', { name: /^The thread of the course, from Thu 9 Jan 2031 to / })
+    expect(thread.getAttribute('aria-label')).toContain('1 day without class')
+    expect(thread.getAttribute('aria-label')).toContain('1 day to catch up')
+    const stitches = [...thread.querySelectorAll('.course-lesson')]
+    expect(stitches).toHaveLength(sampler.lessons.length)
+    const middles = stitches.map((one) => Number(one.querySelector('text')?.getAttribute('x')))
+    const [one = 0, two = 0, three = 0] = middles
+    // The third is a fortnight after the second: between them the class does not meet.
+    expect(three - two).toBeCloseTo(2 * (two - one), 6)
+    fireEvent.click(stitches[1] as Element)
+    expect(screen.getByRole('status').textContent).toBe(sampler.lessons[1]?.id)
   })
 
   it('says from when learners have its pages, if not from the beginning', async () => {

@@ -46,7 +46,7 @@ export function exercisePage(
   return fitting ?? with_(grid.heightMm)
 }
 
-const LOWER: readonly number[] = [0, 2, 4, 6]
+const LOWER: readonly number[] = [0, 2, 4, 6, 8]
 
 const shownBefore = new WeakMap<WorkedExercise, Map<string, Demonstration | null>>()
 

@@ -92,8 +92,11 @@ function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Gen
   const part = (title: string, blocks: readonly Block[], on: 'next' | 'left' | 'here' = 'next'): void => {
     // What is left of a page is used where all of it has room there; a book that is set compactly does so always.
     const follows = (form === 'compact' || on === 'here') && outline.length > 0 && heightOf(blocks) + 6 <= pager.roomMm
-    if (follows) pager.put([rule(width)])
-    else if (outline.length > 0) notes()
+    if (follows) {
+      pager.put([rule(width)])
+      // The pages after this one are of this part.
+      pager.name(title)
+    } else if (outline.length > 0) notes()
     outline.push({ title, page: follows ? pager.page.number : pager.begin(title, on === 'left' ? 'left' : 'next'), level: 1, lesson: null })
     pager.put(blocks)
   }
@@ -137,7 +140,8 @@ function* layOnce(making: Making, lessonPages: ReadonlyMap<string, number>): Gen
     }
   }
   part(said.finishing.title, finishing(making, width))
-  pager.put(stitchIndex(making, width, (exercise) => pageOf.get(exercise) ?? null))
+  const index = stitchIndex(making, width, (exercise) => pageOf.get(exercise) ?? null)
+  pager.put(index, index[1])
   return { making, pages: pager.pages, outline, pageOf }
 }
 
