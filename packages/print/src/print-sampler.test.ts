@@ -149,8 +149,8 @@ function dotsInBestRow(image: Grey, apartMm = 5): number[] {
   for (let x = 0; x <= image.width; x += 1) {
     let tall = 0
     for (let y = line.y - reach; x < image.width && y <= line.y + reach; y += 1) if (inked(x, y)) tall += 1
-    // The line is 0.25 mm; a ring or dot is taller everywhere but at its very edge.
-    const isDot = tall / PX_PER_MM > 0.38
+    // The line is 0.35 mm; a ring or dot is taller everywhere but at its edge.
+    const isDot = tall / PX_PER_MM > 0.55
     if (isDot && from < 0) from = x
     if (!isDot && from >= 0) {
       found.push((from + x) / 2 / PX_PER_MM)

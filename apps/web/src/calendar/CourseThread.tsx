@@ -23,7 +23,7 @@ export function CourseThread({ on, held, onHold }: Props) {
   const [first, last] = [days[0], days.at(-1)]
   if (!first || !last || days.length < 2) return null
   const whole = Math.max(1, daysBetween(first.on, last.on))
-  const edge = LONGEST / 2 + 4
+  const edge = LONGEST / 2 + 12
   const at = (day: string): number => edge + ((WIDE - 2 * edge) * daysBetween(first.on, day)) / whole
   const closest = Math.min(
     ...days

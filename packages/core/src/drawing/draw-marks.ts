@@ -11,7 +11,8 @@ export interface MarkLook {
   readonly dotMm: number
 }
 
-export const PRINTED_MARKS: MarkLook = { colour: '#1F2A37', lineMm: 0.25, dotMm: 0.9 }
+/** Wide enough to be seen through calico on a window. */
+export const PRINTED_MARKS: MarkLook = { colour: '#1F2A37', lineMm: 0.35, dotMm: 1 }
 /** Drawn on a cloth, in an ink that shows on it. */
 export const marksOn = (clothHex: string): MarkLook => ({ colour: inkOn(clothHex).marks, lineMm: 0.4, dotMm: 1 })
 

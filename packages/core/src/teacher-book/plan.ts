@@ -171,10 +171,10 @@ function say(making: TeacherMaking, lesson: BookLesson, widthMm: number): readon
 }
 
 function enough(making: TeacherMaking, lesson: BookLesson, widthMm: number): readonly Block[] {
-  const { set, told, said, letters, sampler } = making
+  const { set, told, letters, sampler } = making
   const all = lesson.exercises.map((done) => {
     const mm = formatLength(TARGET_MM[done.exercise.hold ?? 'easy'], sampler.units, sampler.units === 'mm' ? 2 : 3)
-    return `**${letters.get(done.exercise.id) ?? ''} ${done.exercise.name}**: ${said.exercise.goodEnough(mm)}`
+    return told.plan.within(`${letters.get(done.exercise.id) ?? ''} ${done.exercise.name}`, mm)
   })
   return [heading(set, told.plan.enough, widthMm), ...all.map((one) => text(set, one, widthMm, { size: set.type.small, afterMm: 0.8 }))]
 }
