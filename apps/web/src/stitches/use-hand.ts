@@ -11,7 +11,10 @@ const REST_MS = 700
 
 const prefersStill = (): boolean => typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches
 
-/** `onOwn`: on a guide like the exercise's own, not on the stitch's usual one. */
+/** More stitches than this on one guide would each be too small to be followed. */
+const MOST_ON_WHOLE = 60
+
+/** `onOwn`: on the exercise's own guide, or one like it, not on the stitch's usual one. */
 export function useHand(done: WorkedExercise, leftFirst = false, onOwn = false) {
   const [hand, setHand] = useState<HandSide>(leftFirst ? 'left' : 'right')
   const [speed, setSpeed] = useState<Speed>('usual')
@@ -21,10 +24,13 @@ export function useHand(done: WorkedExercise, leftFirst = false, onOwn = false) 
   const [share, setShare] = useState(1)
   const { assigned } = done
   const { document, parameters, materials, variant } = assigned
-  const own = onOwn ? done.pieces[0].guide : null
+  const [piece] = done.pieces
+  const own = onOwn ? piece.guide : null
+  // All of it where each stitch can still be seen on it; else a short one of its kind.
+  const isWhole = own !== null && piece.worked.repeats <= MOST_ON_WHOLE
   const shown = useMemo(
-    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand, ...(own ? { like: own } : {}) }),
-    [document, parameters, materials, assigned, hand, own],
+    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand, ...(own ? (isWhole ? { guide: own } : { like: own }) : {}) }),
+    [document, parameters, materials, assigned, hand, own, isWhole],
   )
   const steps = shown.ok ? shown.value.steps : NO_STEPS
   const last = Math.max(0, steps.length - 1)
