@@ -52,9 +52,9 @@ export async function printBook(order: BookPrint): Promise<Result<Uint8Array>> {
   return success(await writePdf(pagesOf(book, book.pages + book.patternPages), { ...info, outline: book.outline }), laid.problems)
 }
 
-/** The book without its pattern as one page of the web. */
+/** The learner's book without its pattern as one page of the web; the others are for paper. */
 export function bookAsWebPage(order: BookPrint): Result<string> {
-  const laid = layBook(order)
+  const laid = layBook({ ...order, kind: 'learner' })
   if (!laid.ok) return laid
   const { value: book } = laid
   const { name, brief } = order.sampler

@@ -25,7 +25,7 @@ import {
 } from '../pages/index.ts'
 import { keyTable } from './key-rows.ts'
 import type { BookLesson, Making } from './types.ts'
-import { datesOf, dayInWords, hoursOf } from './words-of.ts'
+import { datesOf, dayInWords, hoursOf, minutesHere } from './words-of.ts'
 
 export function opener(making: Making, lesson: BookLesson, widthMm: number): readonly Block[] {
   const { set, said, form } = making
@@ -52,9 +52,7 @@ export function opener(making: Making, lesson: BookLesson, widthMm: number): rea
 
 function head(making: Making, { lesson, number }: BookLesson, widthMm: number): Block {
   const { set, said, dates, course } = making
-  const minutes = dates?.minutes.find((one) => one.lesson === lesson.id)
-  const items = course.filter((one) => lesson.exercises.includes(one.id))
-  const here = minutes ? minutes.showing + minutes.working + minutes.breaks : items.reduce((sum, one) => sum + one.minutes, 0)
+  const here = minutesHere(making, lesson)
   const home = homeMinutesOf(lesson, course)
   const [on, second] = datesOf(making, lesson.id)
   const when = [

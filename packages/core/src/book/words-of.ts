@@ -1,4 +1,5 @@
 /** Days, and a lesson's dates, in the words of a book. */
+import type { Lesson } from '../sampler/index.ts'
 import { dayParts } from '../calendar/index.ts'
 import type { BookWords } from './book-words.ts'
 import type { Making } from './types.ts'
@@ -6,6 +7,13 @@ import type { Making } from './types.ts'
 export function dayInWords(on: string, said: BookWords): string {
   const { weekday, day, month } = dayParts(on)
   return said.day(said.weekdays[weekday - 1] ?? '', day, said.months[month - 1] ?? '')
+}
+
+/** Minutes of a lesson in class: with its break where it has a date, else as the course counts them. */
+export function minutesHere({ dates, course }: Making, lesson: Lesson): number {
+  const minutes = dates?.minutes.find((one) => one.lesson === lesson.id)
+  if (minutes) return minutes.showing + minutes.working + minutes.breaks
+  return course.reduce((sum, one) => sum + (lesson.exercises.includes(one.id) ? one.minutes : 0), 0)
 }
 
 export const datesOf = ({ dates }: Making, lesson: string): readonly string[] => dates?.laid.lessons.find((one) => one.lesson === lesson)?.on ?? []

@@ -1,6 +1,6 @@
 /** Who is in the class and what the course is, on one page: names with a box for each lesson, lessons with their dates and minutes. */
-import { dayInWords, datesOf } from '../book/index.ts'
-import { lessonStory } from '../plan/index.ts'
+import { dayInWords, datesOf, minutesHere } from '../book/index.ts'
+import { homeMinutesOf, lessonStory } from '../plan/index.ts'
 import { type Block, type Cell, gap, heading, hint, rule, table, title, tick } from '../pages/index.ts'
 import { lettersOf } from '../sheets/index.ts'
 import type { TeacherMaking } from './types.ts'
@@ -56,9 +56,8 @@ export function courseOrder(making: TeacherMaking, widthMm: number): readonly Bl
     const { fresh } = lessonStory(lessons, course, lesson.lesson.id)
     const motions = [...new Set(fresh.flatMap((one) => one.motions))]
     const minutes = dates?.minutes.find((one) => one.lesson === lesson.lesson.id)
-    const items = course.filter((one) => lesson.exercises.some((done) => done.exercise.id === one.id))
-    const here = minutes ? minutes.showing + minutes.working + minutes.breaks : items.reduce((sum, one) => sum + one.minutes, 0)
-    const home = items.reduce((sum, one) => sum + one.homeMinutes, 0)
+    const here = minutesHere(making, lesson.lesson)
+    const home = homeMinutesOf(lesson.lesson, course)
     const over = minutes && minutes.over > 0 ? ` (${told.glance.over(minutes.over)})` : ''
     const when = datesOf(making, lesson.lesson.id)
     return [

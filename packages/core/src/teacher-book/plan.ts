@@ -137,20 +137,17 @@ function prepare(making: TeacherMaking, lesson: BookLesson, widthMm: number, boa
   const { fresh } = lessonStory(lessons, course, lesson.lesson.id)
   const first = fresh.find((one) => one.motions.length > 0)?.done ?? lesson.exercises[0]
   const uses = lesson.exercises.flatMap((one) => one.threads)
-  // Of one kind and length in one line: cut and parted in one go.
-  const lengths = new Map<string, { readonly kind: string; readonly length: string; readonly colours: Map<string, number> }>()
+  // How much of each is cut stands with the kit, and nowhere else.
+  const kinds = new Map<string, Set<string>>()
   for (const use of uses) {
-    const [kind, length] = [threadIn(use.kind, language), formatLength(use.needlefulMm, sampler.units, 0)]
-    const one = lengths.get(`${kind} ${length}`) ?? { kind, length, colours: new Map<string, number>() }
-    const { name } = use.thread.colour
-    one.colours.set(name, (one.colours.get(name) ?? 0) + use.use.needlefuls * kit.kits)
-    lengths.set(`${kind} ${length}`, one)
+    const kind = threadIn(use.kind, language)
+    kinds.set(kind, (kinds.get(kind) ?? new Set()).add(use.thread.colour.name))
   }
   const needles = new Map(uses.map((use) => [needleKey(use.needle.value), use.needle.value]))
   const left = learners.filter((one) => one.hand === 'left').map((one) => one.name)
   const all = [
     ...(first ? [told.plan.frame(stitchIn(first.assigned.document, language))] : []),
-    ...[...lengths.values()].map((one) => told.plan.cut(one.kind, one.length, [...one.colours])),
+    ...[...kinds].map(([kind, colours]) => told.plan.threads(kind, [...colours])),
     told.plan.needlesOut(
       [...needles.values()].map((one) => needleIn(one, language)),
       kit.kits,

@@ -46,7 +46,7 @@ export interface TeacherWords {
     readonly over: (minutes: number) => string
     readonly where: string
     readonly prepare: string
-    readonly cut: (kind: string, length: string, colours: readonly (readonly [string, number])[]) => string
+    readonly threads: (kind: string, colours: readonly string[]) => string
     readonly needlesOut: (names: readonly string[], count: number) => string
     readonly leftHanded: (names: readonly string[]) => string
     readonly board: (page: string) => string
@@ -72,8 +72,6 @@ export interface TeacherWords {
   }
   readonly board: { readonly title: (number: number) => string; readonly how: string }
 }
-
-const coloursInWords = (colours: readonly (readonly [string, number])[]): string => colours.map(([name, count]) => `${count} ${name}`).join(', ')
 
 const ENGLISH: TeacherWords = {
   book: 'Teacher\u2019s book',
@@ -120,7 +118,7 @@ const ENGLISH: TeacherWords = {
     over: (minutes) => `This is ${minutes} minutes more than the lesson has: the last piece goes home, or give it two dates.`,
     where: 'Where it lies',
     prepare: 'Prepare',
-    cut: (kind, length, colours) => `Lengths of ${length}, ${kind.toLowerCase()}: ${coloursInWords(colours)}`,
+    threads: (kind, colours) => `From the kit, ${kind.toLowerCase()}: ${listInWords(colours)}`,
     needlesOut: (names, count) => `Needles, ${count} each: ${listInWords(names)}`,
     leftHanded: (names) => `Left-handed books: ${listInWords(names)}`,
     board: (page) => `Board drawing, page ${page}, on the wall`,
@@ -192,7 +190,7 @@ const GERMAN: TeacherWords = {
     over: (minutes) => `Das sind ${minutes} Minuten mehr, als die Stunde hat: Das letzte St\u00fcck geht mit nach Hause, oder die Stunde bekommt zwei Termine.`,
     where: 'Wo es liegt',
     prepare: 'Vorbereiten',
-    cut: (kind, length, colours) => `F\u00e4den zu ${length}, ${kind}: ${coloursInWords(colours)}`,
+    threads: (kind, colours) => `Aus dem Beutel, ${kind}: ${colours.join(', ')}`,
     needlesOut: (names, count) => `Nadeln, je ${count}: ${names.join(', ')}`,
     leftHanded: (names) => `Hefte f\u00fcr die linke Hand: ${names.join(', ')}`,
     board: (page) => `Tafelbild, Seite ${page}, an die Wand`,
