@@ -16,8 +16,7 @@ async function openThursdays(page: Page): Promise<void> {
 test('a course is taught through by keys, from its first leaf to its last', async ({ page }) => {
   test.setTimeout(180_000)
   await openThursdays(page)
-  await page.locator('[data-lesson]').first().click()
-  await page.getByRole('link', { name: 'Teach this lesson' }).click()
+  await page.keyboard.press('t')
   const place = page.locator('.teach-bar .teach-place')
   await expect(place).toHaveText(/^Lesson 1, 1 of/)
   await nothingSerious(page, 'what a lesson begins with')

@@ -103,7 +103,7 @@ test('what is held is turned by its handle about its own middle, and measured al
     if (!read?.ok || read.value.kind !== 'line') throw new Error('no line')
     return [read.value.path.points[0], read.value.path.points.at(-1)] as const
   }
-  await page.keyboard.press('t')
+  await page.keyboard.press('h')
   const handle = page.locator('.moveable-rotation-control').first()
   await handle.waitFor()
   const at = (await handle.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
@@ -122,7 +122,7 @@ test('what is held is turned by its handle about its own middle, and measured al
   expect(Math.abs((to?.y ?? 0) - (from?.y ?? 0))).toBeCloseTo(50, 0)
   // The cloth stays where it was while a handle is dragged.
   expect(await page.getByTestId('cloth-view').getAttribute('data-view')).toBe(view)
-  await page.keyboard.press('t')
+  await page.keyboard.press('h')
   await page.keyboard.press('m')
   await expect(page.locator('#draw-places')).toHaveValue('')
   await expect(page.locator('.ruler-along line').first()).toBeAttached()

@@ -25,7 +25,7 @@ export function calendar(given: unknown, { classText, ics }: Readonly<Record<str
     lessons.map((one) => one.id),
   )
   const room = dates.minutes ?? brief.lessonMinutes
-  const minutes = lessons.map((one, index) => lessonMinutes(one, course, room * Math.max(1, laid.lessons[index]?.on.length ?? 1)))
+  const minutes = lessons.map((one, index) => lessonMinutes(one, course, room, Math.max(1, laid.lessons[index]?.on.length ?? 1)))
   const said = [...laid.problems, ...minutesProblems(minutes, dates.homeMinutes ?? brief.homeMinutesPerWeek)]
   const titleOf = (id: string): string => lessons.find((one) => one.id === id)?.title ?? id
   if (ics !== undefined) {

@@ -1,44 +1,46 @@
 /** A class that is not there yet works the course, many times over: how many are done with each lesson, where most fall behind, and how it would be otherwise. */
-import { type DividedLesson, lessonMinutes, oneLessonLess, oneLessonMore, type Rehearsal, rehearse } from '@lemmata/core/calendar'
+import { type DividedLesson, lessonMinutes, oneLessonLess, oneLessonMore, type Rehearsal } from '@lemmata/core/calendar'
 import type { CourseItem } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import { counted } from '@lemmata/core/units'
-import { Modal, Select, Slider } from 'antd'
+import { Button, Modal, Progress, Select, Slider } from 'antd'
 import { useMemo, useState } from 'react'
+import type { RehearsedOnDates } from '../compute/rehearsal.worker.ts'
 import type { DatedCourse } from './use-calendar.ts'
+import { type Running, useRehearsal } from './use-rehearsal.ts'
 
 interface Props {
   readonly sampler: Sampler
   readonly course: readonly CourseItem[]
   readonly on: DatedCourse
   readonly onClose: () => void
+  /** Otherwise in a test. */
+  readonly begin?: () => Running
 }
 
-const CLASSES = 1000
+/** More make the figures steadier, and take longer. */
+const CLASSES = [100, 1000, 10_000] as const
 const SEED = 20_270_114
 /** Of the paces about the usual: all alike, as most classes are, widely apart. */
 const SPREADS = [0, 0.2, 0.35, 0.5]
 
 type Beside = 'none' | 'slower' | 'more' | 'less' | `kept ${string}`
 
-export function RehearseDialog({ sampler, course, on, onClose }: Props) {
+export function RehearseDialog({ sampler, course, on, onClose, begin }: Props) {
   const [spread, setSpread] = useState(2)
   const [missed, setMissed] = useState(10)
   const [practised, setPractised] = useState(70)
   const [beside, setBeside] = useState<Beside>('none')
+  const [classes, setClasses] = useState<number>(1000)
   const learners = Math.max(1, sampler.brief.learners)
   const how = useMemo(
-    () => ({ ...{ classes: CLASSES, learners, seed: SEED, spread: SPREADS[spread] ?? 0.35 }, missed: missed / 100, practised: practised / 100 }),
-    [learners, spread, missed, practised],
+    () => ({ ...{ classes, learners, seed: SEED, spread: SPREADS[spread] ?? 0.35 }, missed: missed / 100, practised: practised / 100 }),
+    [classes, learners, spread, missed, practised],
   )
-  const { weeks } = on
-  const now = useMemo(() => rehearse({ lessons: on.minutes, homeRoom: on.homeRoom, weeks }, how), [on, weeks, how])
-  const other = useMemo(() => {
-    const divided = dividedBy(beside, sampler, on, course)
-    if (beside === 'none' || !divided) return null
-    const lessons = divided.map((one) => lessonMinutes(one, course, on.room))
-    return rehearse({ lessons, homeRoom: on.homeRoom, weeks: beside === 'slower' ? (id) => 2 * weeks(id) : weeks }, how)
-  }, [beside, sampler, on, course, weeks, how])
+  const courses = useMemo(() => coursesFor(beside, sampler, on, course), [beside, sampler, on, course])
+  const { rehearsing, stop, repeat } = useRehearsal(courses, how, begin)
+  const [now, other] = rehearsing.found
+  const end = now?.lessons.at(-1)
   const titles = new Map(on.lessons.map((one, index) => [one.id as string, `${index + 1} ${one.title}`]))
   return (
     <Modal open title="Rehearse the course" width={760} footer={null} onCancel={onClose}>
@@ -65,9 +67,30 @@ export function RehearseDialog({ sampler, course, on, onClose }: Props) {
             ...sampler.keptOrders.map((one) => ({ value: `kept ${one.id}` as const, label: `Beside it: ${one.name}` })),
           ]}
         />
+        <Select<number>
+          aria-label="Simulated classes"
+          style={{ minWidth: 140 }}
+          value={classes}
+          onChange={setClasses}
+          options={CLASSES.map((count) => ({ value: count, label: `${count.toLocaleString('en')} classes` }))}
+        />
       </div>
-      <p role="status">{inWords(now, titles)}</p>
-      <table className="kit-table rehearsal">
+      <div className="rehearse-state">
+        <p role="status">{rehearsing.state === 'failed' ? 'The rehearsal stopped unexpectedly.' : now ? inWords(now, titles) : 'Rehearsing …'}</p>
+        {rehearsing.state === 'busy' && <Progress percent={Math.round(100 * rehearsing.share)} size="small" aria-label="Rehearsed" />}
+        {rehearsing.state === 'busy' ? (
+          <Button size="small" onClick={stop}>
+            Stop
+          </Button>
+        ) : (
+          rehearsing.state !== 'done' && (
+            <Button size="small" onClick={repeat}>
+              Rehearse it
+            </Button>
+          )
+        )}
+      </div>
+      <table className="kit-table rehearsal" aria-busy={rehearsing.state === 'busy'}>
         <thead>
           <tr>
             <th>After lesson</th>
@@ -77,7 +100,7 @@ export function RehearseDialog({ sampler, course, on, onClose }: Props) {
           </tr>
         </thead>
         <tbody>
-          {now.lessons.map(({ lesson, finished, middle, ninth }) => (
+          {(now?.lessons ?? []).map(({ lesson, finished, middle, ninth }) => (
             <tr key={lesson}>
               <td>{titles.get(lesson)}</td>
               <td>
@@ -94,12 +117,12 @@ export function RehearseDialog({ sampler, course, on, onClose }: Props) {
       {other && (
         <p>
           <b>Beside it:</b> {counted(other.lessons.length, 'lesson')}, and {Math.round(100 * (other.lessons.at(-1)?.finished ?? 1))} % are done at the end in
-          place of {Math.round(100 * (now.lessons.at(-1)?.finished ?? 1))} %; one in ten has more than {Math.round(other.lessons.at(-1)?.ninth ?? 0)} min left,
-          in place of {Math.round(now.lessons.at(-1)?.ninth ?? 0)}.
+          place of {Math.round(100 * (end?.finished ?? 1))} %; one in ten has more than {Math.round(other.lessons.at(-1)?.ninth ?? 0)} min left, in place of{' '}
+          {Math.round(end?.ninth ?? 0)}.
         </p>
       )}
       <p className="why">
-        A model, to compare courses by; it foretells nobody. {counted(CLASSES, 'class', 'classes')} of {learners}: a third of the learners are slower or quicker
+        A model, to compare courses by; it foretells nobody. {counted(classes, 'class', 'classes')} of {learners}: a third of the learners are slower or quicker
         than usual by as much as is set; who misses a lesson does none of it there and is 15 % slower in the next; what a week at home has no room for is
         carried on. The same learners every time, so that what differs is the course.
       </p>
@@ -134,6 +157,19 @@ function inWords({ lessons, stuck }: Rehearsal, titles: ReadonlyMap<string, stri
 }
 
 const behind = (minutes: number): string => (minutes < 0.5 ? 'nothing left' : `${Math.round(minutes)} min left`)
+
+/** The course as it is, and whatever is beside it. */
+function coursesFor(beside: Beside, sampler: Sampler, on: DatedCourse, course: readonly CourseItem[]): readonly RehearsedOnDates[] {
+  const asItIs = { lessons: on.minutes, homeRoom: on.homeRoom, weeks: weeksOf(on, on.lessons, 1) }
+  const divided = dividedBy(beside, sampler, on, course)
+  if (beside === 'none' || !divided) return [asItIs]
+  const dates = (id: string): number => Math.max(1, on.laid.lessons.find((one) => one.lesson === id)?.on.length ?? 1)
+  const lessons = divided.map((one) => lessonMinutes(one, course, on.room, dates(one.id)))
+  return [asItIs, { lessons, homeRoom: on.homeRoom, weeks: weeksOf(on, divided, beside === 'slower' ? 2 : 1) }]
+}
+
+const weeksOf = (on: DatedCourse, lessons: readonly { readonly id: string }[], times: number): Readonly<Record<string, number>> =>
+  Object.fromEntries(lessons.map(({ id }) => [id, times * on.weeks(id)]))
 
 function dividedBy(beside: Beside, sampler: Sampler, { lessons }: DatedCourse, course: readonly CourseItem[]): readonly DividedLesson[] | null {
   if (beside === 'more') return oneLessonMore(lessons, course)

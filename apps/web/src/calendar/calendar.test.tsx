@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 /** The course on dates as it is read and changed: without a browser, on the real store. */
 import { bandSampler } from '@lemmata/contract/testing'
+import { rehearse, type SimulatedClass } from '@lemmata/core/calendar'
 import { type ClassCalendar, newClass } from '@lemmata/core/classes'
 import type { Sampler } from '@lemmata/core/sampler'
-import { act, fireEvent, screen, within } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { classClosed, classOpened } from '../store/class.ts'
@@ -15,6 +16,8 @@ import { LessonCard } from './LessonCard.tsx'
 import { LessonRows } from './LessonRows.tsx'
 import { RehearseDialog } from './RehearseDialog.tsx'
 import { type DatedCourse, onDates } from './use-calendar.ts'
+import type { RehearsedOnDates } from '../compute/rehearsal.worker.ts'
+import type { Running } from './use-rehearsal.ts'
 import { courseNow } from '../order/use-course.ts'
 import { useWorked } from '../compute/use-worked.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -196,24 +199,57 @@ function Dialog() {
 function Rehearsed() {
   const now = useSampler()
   const { course } = courseNow(now, useWorked())
-  return <RehearseDialog sampler={now} course={course} on={onDates(now, weekly, course, '2030-12-01', 'Europe/Oslo')} onClose={() => undefined} />
+  return <RehearseDialog sampler={now} course={course} on={onDates(now, weekly, course, '2030-12-01', 'Europe/Oslo')} onClose={() => undefined} begin={hall} />
+}
+
+/** A worker in this very thread; while the hall is shut it waits. */
+let shut: Promise<void> = Promise.resolve()
+let ended = 0
+const hall = (): Running => {
+  const service = {
+    rehearse: async ({ weeks, ...course }: RehearsedOnDates, how: SimulatedClass, onProgress: (share: number) => void) => {
+      onProgress(0.4)
+      await shut
+      return rehearse({ ...course, weeks: (lesson) => weeks[lesson] ?? 1 }, how)
+    },
+  } as unknown as Running['service']
+  return { service, ask: (call) => call(service), end: () => (ended += 1) }
 }
 
 describe('a rehearsal', () => {
   it('says how many are done, where most fall behind, and how it would be otherwise', async () => {
     openPage(sampler, <Rehearsed />)
     const shares = (): number[] => [...document.querySelectorAll('.rehearsal .share')].map((one) => Number.parseInt(one.textContent ?? '', 10))
-    expect(shares()).toHaveLength(titles.length)
+    await waitFor(() => expect(shares()).toHaveLength(titles.length))
     const usual = shares()
     expect(screen.getByRole('status').textContent).toMatch(/^\d+ % have all of it worked a week after the last lesson\./)
     // All the way to half of the lessons missed: ten steps of five to the right.
     const missed = screen.getByRole('slider', { name: 'Lessons missed' })
     for (let step = 0; step < 10; step += 1) fireEvent.keyDown(missed, { key: 'ArrowRight', keyCode: 39, which: 39 })
     expect(screen.getByText('50 %', { selector: '.quiet' })).toBeTruthy()
+    await waitFor(() => expect(shares().at(-1)).toBeLessThan(usual.at(-1) ?? 0))
     for (const [at, share] of shares().entries()) expect(share).toBeLessThanOrEqual(usual[at] ?? 0)
     await choose('Beside it', 'Beside it: one lesson more')
-    expect(screen.getByText(/in place of/).textContent).toContain(`${titles.length + 1} lessons`)
+    expect((await screen.findByText(/in place of/)).textContent).toContain(`${titles.length + 1} lessons`)
     await choose('Beside it', 'Beside it: one lesson less')
-    expect(screen.getByText(/in place of/).textContent).toContain(`${titles.length - 1} lessons`)
+    await waitFor(() => expect(screen.getByText(/in place of/).textContent).toContain(`${titles.length - 1} lessons`))
+  })
+
+  it('says how far it is, is stopped, and is begun again when asked', async () => {
+    let open: () => void = () => undefined
+    shut = new Promise((resolve) => {
+      open = resolve
+    })
+    ended = 0
+    openPage(sampler, <Rehearsed />)
+    await waitFor(() => expect(screen.getByLabelText('Rehearsed').getAttribute('aria-valuenow')).toBe('40'))
+    fireEvent.click(screen.getByText('Stop'))
+    expect([screen.queryByLabelText('Rehearsed'), ended]).toEqual([null, 1])
+    open()
+    await act(() => shut)
+    // What comes back after that is nobody's.
+    expect(document.querySelectorAll('.rehearsal .share')).toHaveLength(0)
+    fireEvent.click(screen.getByText('Rehearse it'))
+    await waitFor(() => expect(document.querySelectorAll('.rehearsal .share')).toHaveLength(titles.length))
   })
 })

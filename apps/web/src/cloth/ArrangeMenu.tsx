@@ -158,7 +158,7 @@ export function ArrangeMenu({ sampler, held, done, byHand = false, onByHand }: P
             { type: 'divider' },
             {
               key: 'by-hand',
-              label: byHand ? 'Put the handles away (T)' : 'Turn and scale by hand (T)',
+              label: byHand ? 'Put the handles away (H)' : 'Turn and scale by hand (H)',
               disabled: onByHand === undefined,
               onClick: () => onByHand?.(),
             },

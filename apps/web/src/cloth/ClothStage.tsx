@@ -131,7 +131,7 @@ export function ClothStage() {
   // Its field has the focus then: the letter is not meant for it.
   useHotkeys('m', measure, { preventDefault: true })
   useHotkeys('d', takeAgain, { preventDefault: true })
-  useHotkeys('t', () => setByHand((before) => !before))
+  useHotkeys('h', () => setByHand((before) => !before))
   useHotkeys('enter', () => finish(), { enabled: drawing !== null })
   const flip = (): void => setSide((before) => (before === 'front' ? 'back' : 'front'))
   const nudge = (by: number): void => {

@@ -42,7 +42,7 @@ export function Head({ id, sampler, stages }: Props) {
       <div className="head-acts">
         <Button onClick={undo} disabled={!canUndo} aria-label="Undo" title="Undo (Ctrl+Z)" icon={<UndoGlyph />} />
         <Button onClick={redo} disabled={!canRedo} aria-label="Redo" title="Redo (Ctrl+Shift+Z)" icon={<RedoGlyph />} />
-        <Link to={`/samplers/${id}/teach`} state={{ from: location.pathname }} className="teach-link" title="Teach, full screen (P)">
+        <Link to={`/samplers/${id}/teach`} state={{ from: location.pathname }} className="teach-link" title="Teach, full screen (T)">
           Teach
         </Link>
         <Find id={id} sampler={sampler} stages={stages} />

@@ -14,6 +14,9 @@ const CARD_MM = 100
 const NUMBER_MM = 4.4
 const LEAST_NUMBER_PX = 16
 
+/** So many stitches seen at once are each too small for their twist to be seen. */
+const MOST_IN_FULL = 100
+
 interface Props {
   readonly done: WorkedExercise
   readonly state: HandState
@@ -34,13 +37,14 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
     const context = prepareCanvas(ref.current, width, heightMm * unit)
     if (!context) return
     context.scale(unit, unit)
+    const lies = shown.value.segments.filter((one) => one.side === 'front' && one.sequence <= drawn.sequence).length
     const picture = {
       demonstration: shown.value,
       step: drawn,
       look: lookOf(done.assigned),
       widthMm: CARD_MM,
       heightMm,
-      detail: 'full' as const,
+      detail: lies > MOST_IN_FULL ? ('edged' as const) : ('full' as const),
       cloth: clothHex,
       numberMm: Math.max(NUMBER_MM, LEAST_NUMBER_PX / unit),
     }

@@ -11,10 +11,7 @@ const REST_MS = 700
 
 const prefersStill = (): boolean => typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches
 
-/** More stitches than this on one guide would each be too small to be followed. */
-const MOST_ON_WHOLE = 60
-
-/** `onOwn`: on the exercise's own guide, or one like it, not on the stitch's usual one. */
+/** `onOwn`: on the whole of the exercise's own guide, not on the stitch's usual one. */
 export function useHand(done: WorkedExercise, leftFirst = false, onOwn = false) {
   const [hand, setHand] = useState<HandSide>(leftFirst ? 'left' : 'right')
   const [speed, setSpeed] = useState<Speed>('usual')
@@ -26,11 +23,9 @@ export function useHand(done: WorkedExercise, leftFirst = false, onOwn = false) 
   const { document, parameters, materials, variant } = assigned
   const [piece] = done.pieces
   const own = onOwn ? piece.guide : null
-  // All of it where each stitch can still be seen on it; else a short one of its kind.
-  const isWhole = own !== null && piece.worked.repeats <= MOST_ON_WHOLE
   const shown = useMemo(
-    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand, ...(own ? (isWhole ? { guide: own } : { like: own }) : {}) }),
-    [document, parameters, materials, assigned, hand, own, isWhole],
+    () => demonstrate({ document, parameters, materials, threads: roleThreads(assigned), hand, ...(own ? { guide: own } : {}) }),
+    [document, parameters, materials, assigned, hand, own],
   )
   const steps = shown.ok ? shown.value.steps : NO_STEPS
   const last = Math.max(0, steps.length - 1)

@@ -1,7 +1,7 @@
 /** What a lesson begins with: what one knows already, what is new, what lies on the table. */
 import { stitchIn } from '@lemmata/core/language'
 import { nameThread } from '@lemmata/core/materials'
-import { courseOf, motionWord } from '@lemmata/core/order'
+import { motionWord } from '@lemmata/core/order'
 import { lessonStory } from '@lemmata/core/plan'
 import { listInWords } from '@lemmata/core/units'
 import { Spool } from '../thread/fields.tsx'
@@ -11,8 +11,7 @@ import type { Shown } from './shown.ts'
 /** More cannot be kept in mind, nor read from the last row. */
 const MOST_KNOWN = 2
 
-export function BeginLeaf({ shown: { sampler, lessons, lesson, letters } }: { readonly shown: Shown }) {
-  const course = courseOf(lessons.flatMap((one) => one.exercises))
+export function BeginLeaf({ shown: { sampler, lessons, course, lesson, letters } }: { readonly shown: Shown }) {
   const { known, fresh } = lessonStory(lessons, course, lesson.lesson.id)
   const threads = [
     ...new Map(lesson.exercises.flatMap((one) => one.threads.map((used) => [used.thread.id, [used.thread, used.kind] as const] as const))).values(),

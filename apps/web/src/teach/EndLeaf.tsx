@@ -2,14 +2,12 @@
 import { courseOnDates } from '@lemmata/core/calendar'
 import type { ClassDocument } from '@lemmata/core/classes'
 import { nameNeedle, nameThread } from '@lemmata/core/materials'
-import { courseOf } from '@lemmata/core/order'
 import { homeMinutesOf, lessonStory } from '@lemmata/core/plan'
 import { listInWords } from '@lemmata/core/units'
 import { dayWords } from '../calendar/LessonRows.tsx'
 import type { Shown } from './shown.ts'
 
-export function EndLeaf({ shown: { sampler, lessons, lesson, letters }, group }: { readonly shown: Shown; readonly group: ClassDocument | undefined }) {
-  const course = courseOf(lessons.flatMap((one) => one.exercises))
+export function EndLeaf({ shown: { sampler, lessons, course, lesson, letters }, group }: { readonly shown: Shown; readonly group: ClassDocument | undefined }) {
   const home = Math.round(homeMinutesOf(lesson.lesson, course))
   const next = lessons.find((one) => one.number === lesson.number + 1)
   const dates = group?.calendar ? courseOnDates(sampler, group.calendar, course) : null

@@ -2,6 +2,8 @@
  * A lesson taught from one screen, for a room or a camera: moved by keys, a presenter's remote, a pedal that sends keys, or by hand.
  * It stands over everything else; where it is stands in its address, so that a page that is loaded again goes on there.
  */
+import { courseOnDates, lessonOrders } from '@lemmata/core/calendar'
+import { courseOf } from '@lemmata/core/order'
 import type { TaughtLesson } from '@lemmata/core/plan'
 import { taughtLessons } from '@lemmata/core/plan'
 import { teachingOrder } from '@lemmata/core/sampler'
@@ -34,6 +36,7 @@ export function TeachPage() {
   const sampler = useSampler()
   const { done, complete } = useWorked()
   const lessons = useMemo(() => taughtLessons(sampler, done), [sampler, done])
+  const course = useMemo(() => courseOf(done), [done])
   const held = useAppSelector((state) => state.sampler.selected)
   const navigate = useNavigate()
   const cameFrom = useCameFrom()
@@ -59,7 +62,7 @@ export function TeachPage() {
     )
   const letters = new Map(teachingOrder(sampler).map((one, index) => [one.id as string, letterOf(index)]))
   const turn = (by: number): void => setTurned((before) => turnedBy(lessons, before ?? { lesson: lesson.lesson.id, leaf: at?.leaf ?? 0 }, by))
-  return <Teaching key={lesson.lesson.id} shown={{ sampler, lessons, lesson, letters }} at={at?.leaf ?? 0} turn={turn} onLeave={leave} />
+  return <Teaching key={lesson.lesson.id} shown={{ sampler, lessons, course, lesson, letters }} at={at?.leaf ?? 0} turn={turn} onLeave={leave} />
 }
 
 /** A leaf on or back, over into the lesson beside; where there is none it stays. */
@@ -88,6 +91,13 @@ function Teaching({ shown, at, turn, onLeave }: TeachingProps) {
   const { lesson } = shown
   const id = useAppSelector((state) => state.sampler.open?.id ?? '')
   const group = useClass(id)
+  const calendar = group.open?.document.calendar
+  const { sampler, lessons, course } = shown
+  const dates = useMemo(() => (calendar ? courseOnDates(sampler, calendar, course) : null), [sampler, calendar, course])
+  const orders = useMemo(
+    () => lessonOrders(lessons, course, lesson.lesson.id, dates?.room ?? sampler.brief.lessonMinutes, dates?.laid ?? null),
+    [lessons, course, lesson, dates, sampler],
+  )
   const leaves = leavesOf(lesson)
   const here = Math.min(Math.max(0, at), leaves.length - 1)
   const leaf = leaves[here] as Leaf
@@ -140,7 +150,7 @@ function Teaching({ shown, at, turn, onLeave }: TeachingProps) {
         <span className="teach-place" aria-live="polite">
           {nameOf(leaf, shown)}, {here + 1} of {leaves.length}
         </span>
-        <TeachingTimer room={group.open?.document.calendar?.minutes ?? shown.sampler.brief.lessonMinutes} />
+        <TeachingTimer orders={orders} room={dates?.room ?? shown.sampler.brief.lessonMinutes} letters={shown.letters} />
         <Button size="large" onClick={() => setSetting(!setting)} aria-pressed={setting} title="S">
           In the needle
         </Button>

@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 /** What goes on beside the leaves: the clock with its breaks, the screen kept awake, a sentence read aloud, a question written down. */
 import '../testing/furnish.ts'
+import { runningOrders } from '@lemmata/core/calendar'
 import { newClass } from '@lemmata/core/classes'
+import type { CourseItem } from '@lemmata/core/order'
 import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react'
 import { App } from 'antd'
 import { Provider } from 'react-redux'
@@ -24,13 +26,14 @@ afterEach(() => {
 describe('the clock', () => {
   it('counts down from when it is begun, rests when it is time, and says when the lesson is over', () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance'] })
-    render(<TeachingTimer room={90} />)
+    const course = [{ id: 'a', showMinutes: 10, minutes: 60 }] as unknown as readonly CourseItem[]
+    render(<TeachingTimer orders={runningOrders(course, 90, false, 1)} room={90} letters={new Map([['a', 'G']])} />)
     fireEvent.click(screen.getByText('Begin the 90 minutes'))
     const said = (): string => screen.getByRole('timer').textContent ?? ''
     const pass = (minutes: number): void => act(() => void vi.advanceTimersByTime(minutes * 60_000))
-    expect(said()).toContain('90 min left, break in 45')
+    expect(said()).toContain('arriving · 90 min left, break in 45')
     pass(40)
-    expect(said()).toContain('50 min left, break in 5')
+    expect(said()).toContain('work G · 50 min left, break in 5')
     pass(6)
     expect(said()).toContain('Break: stand up, open the hands. 4 min')
     pass(50)

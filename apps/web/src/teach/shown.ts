@@ -1,4 +1,5 @@
 /** What every leaf of a lesson is shown with. */
+import type { CourseItem } from '@lemmata/core/order'
 import type { TaughtLesson } from '@lemmata/core/plan'
 import type { Sampler } from '@lemmata/core/sampler'
 
@@ -8,6 +9,7 @@ export type TakeKey = (key: 'on' | 'back' | 'play' | 'side' | 'hand' | 'read') =
 export interface Shown {
   readonly sampler: Sampler
   readonly lessons: readonly TaughtLesson[]
+  readonly course: readonly CourseItem[]
   readonly lesson: TaughtLesson
   readonly letters: ReadonlyMap<string, string>
 }

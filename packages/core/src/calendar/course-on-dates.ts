@@ -32,7 +32,7 @@ export function courseOnDates(sampler: Pick<Sampler, 'lessons' | 'brief'>, calen
   const room = calendar.minutes ?? sampler.brief.lessonMinutes
   const homeRoom = calendar.homeMinutes ?? sampler.brief.homeMinutesPerWeek
   const datesOf = (id: string): readonly string[] => laid.lessons.find((one) => one.lesson === id)?.on ?? []
-  const minutes = lessons.map((one) => lessonMinutes(one, course, room * Math.max(1, datesOf(one.id).length)))
+  const minutes = lessons.map((one) => lessonMinutes(one, course, room, Math.max(1, datesOf(one.id).length)))
   const nextOn = (id: string): string | undefined => {
     const last = datesOf(id).at(-1) ?? ''
     return laid.days.find((day) => day.on > last && day.kind !== 'off')?.on

@@ -1,6 +1,7 @@
 /** What a lesson takes: showing, working, a break, and what is left for home; against what it has. The same minutes as the order counts. */
 import { caution, type LessonId, type Problem } from '../base/index.ts'
 import { minuteUnits, MINUTES_STEP, type CourseItem } from '../order/index.ts'
+import { runningOrders } from './running-order.ts'
 
 export interface LessonMinutes {
   readonly lesson: LessonId
@@ -9,7 +10,7 @@ export interface LessonMinutes {
   /** To stand up and open the hands; none where there is no room for it. */
   readonly breaks: number
   readonly home: number
-  /** Minutes that it has. */
+  /** Minutes that it has, on all its dates. */
   readonly room: number
   /** In fives, as teachers plan: showing and working more than it has. 0 where it fits. */
   readonly over: number
@@ -17,26 +18,27 @@ export interface LessonMinutes {
   readonly longest: string | null
 }
 
-/** Stand and open the hands each half hour or so (materials of ergonomics, 2 to 5 minutes): one break of five for each full 45 minutes. */
-export const BREAK_EACH = 45
-export const BREAK = 5
-
+/** `roomEach`: minutes of one date. `dates`: that it is held on. */
 export function lessonMinutes(
   lesson: { readonly id: LessonId; readonly exercises: readonly string[] },
   course: readonly CourseItem[],
-  room: number,
+  roomEach: number,
+  dates = 1,
 ): LessonMinutes {
+  const room = roomEach * dates
   const items = lesson.exercises.flatMap((id) => course.find((one) => one.id === id) ?? [])
   const sum = (of: (one: CourseItem) => number): number => items.reduce((total, one) => total + of(one), 0)
   const showing = sum((one) => one.showMinutes)
   const working = sum((one) => one.minutes - one.showMinutes)
-  const wanted = BREAK * Math.floor((showing + working) / BREAK_EACH)
+  const breaks = runningOrders(items, roomEach, false, dates)
+    .flatMap(({ turns }) => turns.filter((one) => one.kind === 'break'))
+    .reduce((total, one) => total + one.minutes, 0)
   const longest = [...items].sort((a, b) => b.minutes - b.showMinutes - (a.minutes - a.showMinutes))[0]
   return {
     lesson: lesson.id,
     showing,
     working,
-    breaks: Math.max(0, Math.min(wanted, room - showing - working)),
+    breaks,
     home: sum((one) => one.homeMinutes),
     room,
     over: Math.max(0, minuteUnits(items, { lessonMinutes: room }) * MINUTES_STEP - room),

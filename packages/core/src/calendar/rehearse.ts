@@ -46,12 +46,23 @@ const BEHIND = 0.5
 /** After a missed lesson hands have lost some of their speed: 10 to 20 % of it for a gap of a week (materials of learning). */
 const AFTER_A_GAP = 1.15
 
-export function rehearse({ lessons, homeRoom, weeks }: RehearsedCourse, how: SimulatedClass): Rehearsal {
+/** At once. */
+export function rehearse(course: RehearsedCourse, how: SimulatedClass): Rehearsal {
+  const steps = rehearseInSteps(course, how)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
+
+/** Class after class; told after each how much of it is through, 0 to 1. */
+export function* rehearseInSteps({ lessons, homeRoom, weeks }: RehearsedCourse, how: SimulatedClass): Generator<number, Rehearsal> {
   const random = seeded(how.seed)
   const people = how.classes * how.learners
   const left = lessons.map(() => new Float64Array(people))
   const fell = lessons.map(() => 0)
   for (let one = 0; one < people; one += 1) {
+    if (one > 0 && one % how.learners === 0) yield one / people
     const pace = Math.exp(how.spread * normal(random))
     let carried = 0
     let wasThere = true

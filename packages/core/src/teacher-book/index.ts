@@ -1,4 +1,3 @@
 /** The teacher's book: a course on paper for whoever teaches it. */
 export { makeTeacherBook } from './make-teacher-book.ts'
-export { type RunningOrder, runningOrder, type Turn } from './running-order.ts'
 export type { TeacherOrder } from './types.ts'

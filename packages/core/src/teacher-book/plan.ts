@@ -1,4 +1,5 @@
 /** A lesson for whoever teaches it: left what happens when and what to prepare, right what goes wrong, what was asked, who has gone. */
+import { lessonOrders, type RunningOrder, type Turn } from '../calendar/index.ts'
 import { datesOf, dayInWords, hoursOf, whereItLies } from '../book/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import { needleIn, proseIn, stitchIn, threadIn } from '../language/index.ts'
@@ -7,7 +8,6 @@ import { homeMinutesOf, lessonStory, TARGET_MM } from '../plan/index.ts'
 import { beside, besideOrUnder, type Block, type Cell, gap, heading, hint, INDIGO, line, rule, stack, table, text, tick } from '../pages/index.ts'
 import { INK, WALNUT } from '../sheets/index.ts'
 import { formatLength } from '../units/index.ts'
-import { type RunningOrder, runningOrder, type Turn } from './running-order.ts'
 import type { BookLesson, TeacherMaking } from './types.ts'
 
 /** What happens when. `board`: the page of its board drawing. */
@@ -65,16 +65,21 @@ function head(making: TeacherMaking, lesson: BookLesson, widthMm: number): Block
   return { heightMm: row.heightMm + 4, draw: () => [...row.draw(), line(0, widthMm, row.heightMm + 1, 0.5, INK)] }
 }
 
-function orderOf({ lessons, course, dates, sampler }: TeacherMaking, lesson: BookLesson): RunningOrder {
-  const items = lesson.exercises.flatMap((done) => course.find((one) => one.id === done.exercise.id) ?? [])
-  const sessions = Math.max(1, dates?.laid.lessons.find((one) => one.lesson === lesson.lesson.id)?.on.length ?? 1)
-  const room = (dates?.room ?? sampler.brief.lessonMinutes) * sessions
-  return runningOrder(items, room, lessonStory(lessons, course, lesson.lesson.id).known.length > 0)
+function running(making: TeacherMaking, lesson: BookLesson, widthMm: number): readonly Block[] {
+  const { set, told, said, lessons, course, dates, sampler } = making
+  const on = datesOf(making, lesson.lesson.id)
+  const orders = lessonOrders(lessons, course, lesson.lesson.id, dates?.room ?? sampler.brief.lessonMinutes, dates?.laid ?? null)
+  return [
+    heading(set, told.plan.running, widthMm),
+    ...orders.flatMap((order, index) => [
+      ...(orders.length > 1 ? [text(set, `**${dayInWords(on[index] ?? '', said)}**`, widthMm, { size: set.type.small })] : []),
+      ...minuteByMinute(making, lesson, order, widthMm),
+    ]),
+  ]
 }
 
-function running(making: TeacherMaking, lesson: BookLesson, widthMm: number): readonly Block[] {
+function minuteByMinute(making: TeacherMaking, lesson: BookLesson, order: RunningOrder, widthMm: number): readonly Block[] {
   const { set, told, dates } = making
-  const order = orderOf(making, lesson)
   const begins = dates?.calendar.begins ?? null
   const rows = order.turns.map((turn): readonly Cell[] => [
     begins === null ? String(turn.at) : hoursOf(begins, turn.at)[1],
@@ -88,7 +93,6 @@ function running(making: TeacherMaking, lesson: BookLesson, widthMm: number): re
   )
   const dropped = order.turns.filter((one) => one.kind === 'look' || one.kind === 'spare').reduce((sum, one) => sum + one.minutes, 0)
   return [
-    heading(set, told.plan.running, widthMm),
     made.head,
     ...made.rows,
     ...(order.over > 0 ? [text(set, `**${told.plan.over(order.over)}**`, widthMm, { size: set.type.small })] : []),
