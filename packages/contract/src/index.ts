@@ -50,6 +50,8 @@ export type {
   SamplerSummary,
   VersionAnswer,
   PictureAnswer,
+  PrintBegun,
+  PrintState,
   VersionSummary,
   SessionAnswer,
   SheetRequest,

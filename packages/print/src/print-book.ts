@@ -1,17 +1,18 @@
 /** A sampler, with its class's dates, to the PDF of its books, cards and slips, or to a page of the web. */
 import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
-import { type Book, type BookForm, type BookInk, type BookOrder, makeBook } from '@lemmata/core/book'
+import { type Book, type BookForm, type BookInk, bookInSteps, type BookOrder } from '@lemmata/core/book'
 import { courseOnDates } from '@lemmata/core/calendar'
 import { makeCards } from '@lemmata/core/cards'
 import type { ClassCalendar, ClassDocument, Learner } from '@lemmata/core/classes'
 import { type Drawing, writeWebPage } from '@lemmata/core/drawing'
-import { forLearner, workSampler } from '@lemmata/core/exercise'
+import { forLearner, workInSteps, workSampler } from '@lemmata/core/exercise'
 import { planKit } from '@lemmata/core/kit'
 import { courseOf } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import { makeSlip } from '@lemmata/core/slip'
 import { makeTeacherBook } from '@lemmata/core/teacher-book'
 import { bookletSides, drawBookletSide, PAPERS, type PageSize, type PatternSize } from '@lemmata/core/sheets'
+import { atOnce, inPart, LAYING, type Watch, watched, within, WORKING, WRITING } from './watch.ts'
 import { makeMeasure, writePdf } from './write-pdf.ts'
 
 /** The learner's book, the teacher's, cards to cut out, or what changed since an earlier print. */
@@ -42,14 +43,16 @@ export interface BookPrint {
   readonly made: Date
 }
 
-export async function printBook(order: BookPrint): Promise<Result<Uint8Array>> {
-  const laid = layBook(order)
+export async function printBook(order: BookPrint, watch?: Watch): Promise<Result<Uint8Array>> {
+  const laid = await watched(bookSteps(order), watch)
   if (!laid.ok) return laid
   const { value: book } = laid
   const info = { title: order.sampler.name, made: order.made, language: order.sampler.brief.language }
+  const count = book.pages + book.patternPages
+  const onPage = (page: number): Promise<void> => watch?.(within(WRITING, Math.min(1, page / count))) ?? Promise.resolve()
   // Two on a sheet the pages do not stand in their order: an outline would lead astray.
-  if (order.booklet) return success(await writePdf(foldedPages(book, order.page), info), laid.problems)
-  return success(await writePdf(pagesOf(book, book.pages + book.patternPages), { ...info, outline: book.outline }), laid.problems)
+  if (order.booklet) return success(await writePdf(foldedPages(book, order.page), info, onPage), laid.problems)
+  return success(await writePdf(pagesOf(book, count), { ...info, outline: book.outline }, onPage), laid.problems)
 }
 
 /** The learner's book without its pattern as one page of the web; the others are for paper. */
@@ -74,43 +77,51 @@ function* foldedPages(book: Book, page: PageSize): Generator<Drawing> {
 }
 
 /** Whatever of it is wanted, laid out. */
-export function layBook(order: BookPrint): Result<Book> {
-  const found = courseFor(order)
+export const layBook = (order: BookPrint): Result<Book> => atOnce(bookSteps(order))
+
+function* bookSteps(order: BookPrint): Generator<number, Result<Book>> {
+  const found = yield* courseFor(order)
   if (!found.ok) return found
   const { value: course, problems } = found
-  const learners = (): Book =>
-    makeBook({ ...course, owner: order.learner?.name ?? null, ...{ patternPage: order.patternPage, form: order.form, barMm: order.barMm } })
+  const of = { ...course, owner: order.learner?.name ?? null, ...{ patternPage: order.patternPage, form: order.form, barMm: order.barMm } }
   switch (order.kind ?? 'learner') {
     case 'learner':
-      return success(learners(), problems)
+      return success(yield* learnersBook(of), problems)
     case 'teacher':
-      return success(makeTeacherBook({ ...course, group: order.group ?? null, pageOf: learners().pageOf }), problems)
+      return success(makeTeacherBook({ ...course, group: order.group ?? null, pageOf: (yield* learnersBook(of)).pageOf }), problems)
     case 'cards':
       return success(makeCards({ ...course, owner: null }), problems)
     case 'slip':
-      return slipFor(order, course, learners, problems)
+      return order.since ? slipFor(order, order.since, course, yield* learnersBook(of), problems) : failure(error('print.no-since', []))
   }
 }
 
-function slipFor(order: BookPrint, course: Course, learners: () => Book, problems: readonly Problem[]): Result<Book> {
-  const { since } = order
-  if (!since) return failure(error('print.no-since', []))
+function* learnersBook(order: BookOrder): Generator<number, Book> {
+  const steps = bookInSteps(order)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+    yield within(LAYING, step.value.share)
+  }
+}
+
+function slipFor(order: BookPrint, since: NonNullable<BookPrint['since']>, course: Course, learners: Book, problems: readonly Problem[]): Result<Book> {
   const before = layBook({ ...order, ...{ kind: 'learner', since: undefined, sampler: since.sampler } })
   const { sampler } = order.learner ? forLearner(since.sampler, order.learner) : since
   const slip = makeSlip({
     ...{ ...course, owner: null, before: { sampler, done: workSampler(sampler).done }, versionBefore: since.version },
     // The earlier one may have had no lessons yet: then it has no pages.
-    ...{ pagesBefore: before.ok ? before.value.pageOf : new Map(), pagesNow: learners().pageOf },
+    ...{ pagesBefore: before.ok ? before.value.pageOf : new Map(), pagesNow: learners.pageOf },
   })
   return success(slip, problems)
 }
 
 type Course = Omit<BookOrder, 'owner' | 'form' | 'patternPage' | 'barMm'>
 
-function courseFor(order: BookPrint): Result<Course> {
+function* courseFor(order: BookPrint): Generator<number, Result<Course>> {
   const { learner } = order
   const { sampler, problems: passedOver } = learner ? forLearner(order.sampler, learner) : { sampler: order.sampler, problems: [] }
-  const { done, problems } = workSampler(sampler)
+  const { done, problems } = yield* inPart(WORKING, workInSteps(sampler))
   const all: readonly Problem[] = [...passedOver, ...problems]
   const taught = new Set(sampler.lessons.flatMap((one) => one.exercises))
   if (!done.some((one) => taught.has(one.exercise.id))) return failure(error('print.no-lessons', ['lessons']), ...all)

@@ -18,36 +18,38 @@ export interface PdfInfo {
   readonly made: Date
 }
 
-/** Each page is written as it is drawn: a book is never in memory whole. */
-export function writePdf(pages: Iterable<Drawing>, info: PdfInfo): Promise<Uint8Array> {
-  return new Promise((resolve, reject) => {
-    const document = new PDFDocument({
-      autoFirstPage: false,
-      pdfVersion: '1.7',
-      info: { Title: info.title, Author: info.author ?? 'Lemmata', CreationDate: info.made, ModDate: info.made },
-      lang: info.language ?? 'en',
-      ...{ tagged: true, displayTitle: true },
-    })
-    const chunks: Buffer[] = []
+/** Each page is written as it is drawn: a book is never in memory whole. `onPage`: told after each, from 1; what it rejects with ends the writing. */
+export async function writePdf(pages: Iterable<Drawing>, info: PdfInfo, onPage?: (number: number) => Promise<void>): Promise<Uint8Array> {
+  const document = new PDFDocument({
+    autoFirstPage: false,
+    pdfVersion: '1.7',
+    info: { Title: info.title, Author: info.author ?? 'Lemmata', CreationDate: info.made, ModDate: info.made },
+    lang: info.language ?? 'en',
+    ...{ tagged: true, displayTitle: true },
+  })
+  const chunks: Buffer[] = []
+  const written = new Promise<Uint8Array>((resolve, reject) => {
     document.on('data', (chunk: Buffer) => chunks.push(chunk))
     document.on('end', () => resolve(Buffer.concat(chunks)))
     document.on('error', reject)
-    for (const [face, file] of Object.entries(FONT_FILES)) document.registerFont(face, file)
-    let number = 0
-    let part: PDFKit.PDFOutline | null = null
-    const tagger = new Tagger(document)
-    for (const page of pages) {
-      writePage(document, page, tagger)
-      number += 1
-      for (const { title, level } of (info.outline ?? []).filter((one) => one.page === number)) {
-        const above: PDFKit.PDFOutline = level === 1 || !part ? document.outline : part
-        const item: PDFKit.PDFOutline = above.addItem(title)
-        if (level === 1) part = item
-      }
-    }
-    tagger.end()
-    document.end()
   })
+  for (const [face, file] of Object.entries(FONT_FILES)) document.registerFont(face, file)
+  let number = 0
+  let part: PDFKit.PDFOutline | null = null
+  const tagger = new Tagger(document)
+  for (const page of pages) {
+    writePage(document, page, tagger)
+    number += 1
+    for (const { title, level } of (info.outline ?? []).filter((one) => one.page === number)) {
+      const above: PDFKit.PDFOutline = level === 1 || !part ? document.outline : part
+      const item: PDFKit.PDFOutline = above.addItem(title)
+      if (level === 1) part = item
+    }
+    await onPage?.(number)
+  }
+  tagger.end()
+  document.end()
+  return written
 }
 
 function writePage(document: PDFKit.PDFDocument, drawing: Drawing, tagger: Tagger): void {

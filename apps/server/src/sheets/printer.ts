@@ -1,4 +1,4 @@
-/** Prints off the main thread, one job after another, in a worker that is begun when first needed. */
+/** Prints off the main thread, in a worker that is begun when first needed; a job tells how far it is, and can be stopped. */
 import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
 import type { BookForm, BookInk } from '@lemmata/core/book'
@@ -40,6 +40,14 @@ export interface PrintReply {
   readonly failed?: string
 }
 
+export interface PrintMeanwhile {
+  readonly id: number
+  /** 0 to 1. */
+  readonly share: number
+}
+
+export type PrintMessage = PrintJob | { readonly stop: number }
+
 /** Forty exercises take about two seconds; a job this long is stuck. */
 const LONGEST_MS = 60_000
 const MOST_WAITING = 20
@@ -48,7 +56,16 @@ interface Waiting {
   readonly resolve: (pdf: Uint8Array) => void
   readonly reject: (error: Error) => void
   readonly timer: NodeJS.Timeout
+  readonly onShare: (share: number) => void
 }
+
+export interface PrintWatch {
+  readonly onShare?: (share: number) => void
+  /** Nobody waits for it any more. */
+  readonly signal?: AbortSignal
+}
+
+export const printStopped = (): HttpProblem => new HttpProblem(410, 'print.stopped', 'Making this PDF was stopped.')
 
 /** Built, the worker is a file beside this one; from source it needs the loader that reads TypeScript. */
 const PRINT_WORKER = import.meta.url.endsWith('.ts') ? './print-worker.mjs' : './print-worker.js'
@@ -57,26 +74,42 @@ let worker: Worker | null = null
 let nextId = 1
 const waiting = new Map<number, Waiting>()
 
-export function print(job: Omit<PrintJob, 'id'>): Promise<Uint8Array> {
+export function print(job: Omit<PrintJob, 'id'>, { onShare, signal }: PrintWatch = {}): Promise<Uint8Array> {
   if (waiting.size >= MOST_WAITING) return Promise.reject(new HttpProblem(503, 'print.busy', 'Many sheets are being printed just now. Try again in a minute.'))
+  if (signal?.aborted === true) return Promise.reject(printStopped())
   return new Promise((resolve, reject) => {
     const id = nextId++
     const timer = setTimeout(() => {
       end(new HttpProblem(503, 'print.too-long', 'This sheet took too long to make. Print one lesson at a time.'))
     }, LONGEST_MS)
-    waiting.set(id, { resolve, reject, timer })
-    running().postMessage({ ...job, id } satisfies PrintJob)
+    waiting.set(id, { resolve, reject, timer, onShare: onShare ?? (() => undefined) })
+    running().postMessage({ ...job, id } satisfies PrintMessage)
+    signal?.addEventListener('abort', () => {
+      if (!take(id)) return
+      worker?.postMessage({ stop: id } satisfies PrintMessage)
+      reject(printStopped())
+    })
   })
+}
+
+/** Whoever waits for a job, who from now on waits no longer. */
+function take(id: number): Waiting | undefined {
+  const one = waiting.get(id)
+  if (one) clearTimeout(one.timer)
+  waiting.delete(id)
+  return one
 }
 
 function running(): Worker {
   if (worker) return worker
   const started = new Worker(new URL(PRINT_WORKER, import.meta.url))
-  started.on('message', (reply: PrintReply) => {
-    const one = waiting.get(reply.id)
+  started.on('message', (reply: PrintReply | PrintMeanwhile) => {
+    if ('share' in reply) {
+      waiting.get(reply.id)?.onShare(reply.share)
+      return
+    }
+    const one = take(reply.id)
     if (!one) return
-    waiting.delete(reply.id)
-    clearTimeout(one.timer)
     if (reply.pdf) one.resolve(reply.pdf)
     else one.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
   })

@@ -1,40 +1,80 @@
-import { bookRequest, sheetRequest } from '@lemmata/contract'
+import { bookRequest, type PrintBegun, sheetRequest } from '@lemmata/contract'
 import { type Request, type Response, Router } from 'express'
 import { principalOf } from '../access/index.ts'
 import { classDocumentOf, findClass, findLearner } from '../classes/index.ts'
 import { parseBody } from '../http/parse.ts'
 import { documentOf, fileName, findSampler } from '../samplers/index.ts'
 import { readVersion } from '../versions/index.ts'
-import { type BookJob, print } from './printer.ts'
+import { type BookJob, print, type PrintJob } from './printer.ts'
+import { beginPrint, printedFile, printState, stopPrint } from './prints.ts'
 
 export function sheetRoutes(): Router {
   const routes = Router()
   routes.get('/samplers/:id/sheet.pdf', async (request, response) => {
-    const who = principalOf(request)
-    const row = await findSampler(who, request.params.id)
-    const wanted = parseBody(sheetRequest, request.query)
-    const document = documentOf(row)
-    const learner = wanted.class !== undefined && wanted.learner !== undefined ? await findLearner(who, wanted.class, wanted.learner) : undefined
-    const { page, hand, lesson, bar: barMm, pattern: patternPage } = wanted
-    const pdf = await print({ document, page, hand, learner, barMm, patternPage, as: { kind: 'sheet', lesson }, made: new Date().toISOString() })
-    // Printing changes no document: only the note of which revision is on paper.
-    await row.update({ printedRevision: row.revision })
-    send(response, pdf, fileName(document.name))
+    const { job, name, printed } = await sheetOf(request)
+    const pdf = await print(job)
+    await printed()
+    send(response, pdf, name)
   })
   routes.get('/samplers/:id/book.pdf', async (request, response) => {
-    const { pdf, name } = await bookOf(request, false)
+    const { job, name, printed } = await bookOf(request, false)
+    const pdf = await print(job)
+    await printed()
     send(response, pdf, name)
   })
   routes.get('/samplers/:id/book.html', async (request, response) => {
-    const { pdf, name } = await bookOf(request, true)
+    const { job, name, printed } = await bookOf(request, true)
+    const page = await print(job)
+    await printed()
     // Kept as a file and opened from there: it holds what teachers wrote, and is no part of this application.
     response.type('text/html; charset=utf-8').set('content-disposition', `attachment; filename="${encodeURIComponent(name)}.html"`)
-    response.set('cache-control', 'no-store').send(Buffer.from(pdf))
+    response.set('cache-control', 'no-store').send(Buffer.from(page))
+  })
+  // The same, made while one is told how far it is, and may stop it.
+  for (const [what, of] of [['sheet', sheetOf] as const, ['book', (request: Request) => bookOf(request, false)] as const])
+    routes.post(`/samplers/:id/${what}.pdf`, async (request, response) => {
+      const { account, job, name, printed } = await of(request)
+      const id = beginPrint(account, name, async (watch) => {
+        const pdf = await print(job, watch)
+        await printed()
+        return pdf
+      })
+      response.status(202).json({ id } satisfies PrintBegun)
+    })
+  routes.get('/prints/:id', (request, response) => {
+    response.set('cache-control', 'no-store').json(printState(principalOf(request).id, request.params.id))
+  })
+  routes.get('/prints/:id/file.pdf', (request, response) => {
+    const { pdf, name } = printedFile(principalOf(request).id, request.params.id)
+    send(response, pdf, name)
+  })
+  routes.delete('/prints/:id', (request, response) => {
+    stopPrint(principalOf(request).id, request.params.id)
+    response.status(204).end()
   })
   return routes
 }
 
-async function bookOf(request: Request, onTheWeb: boolean): Promise<{ readonly pdf: Uint8Array; readonly name: string }> {
+interface Ordered {
+  readonly account: string
+  readonly job: Omit<PrintJob, 'id'>
+  readonly name: string
+  /** Printing changes no document: only the note of which revision is on paper. */
+  readonly printed: () => Promise<unknown>
+}
+
+async function sheetOf(request: Request): Promise<Ordered> {
+  const who = principalOf(request)
+  const row = await findSampler(who, String(request.params.id))
+  const { page, hand, lesson, bar: barMm, pattern: patternPage, ...of } = parseBody(sheetRequest, request.query)
+  const document = documentOf(row)
+  const learner = of.class !== undefined && of.learner !== undefined ? await findLearner(who, of.class, of.learner) : undefined
+  const job = { document, page, hand, learner, barMm, patternPage, as: { kind: 'sheet', lesson }, made: new Date().toISOString() } as const
+  const { revision } = row
+  return { account: who.id, job, name: fileName(document.name), printed: () => row.update({ printedRevision: revision }) }
+}
+
+async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
   const who = principalOf(request)
   const row = await findSampler(who, String(request.params.id))
   const { page, hand, form, ink, kind, bar: barMm, pattern: patternPage, booklet, ...of } = parseBody(bookRequest, request.query)
@@ -46,9 +86,9 @@ async function bookOf(request: Request, onTheWeb: boolean): Promise<{ readonly p
     ...{ kind: 'book', what: kind, onTheWeb, form, ink, booklet: booklet === 'yes', group, version: String(row.revision) },
     since: since && { document: since.document, version: since.name },
   }
-  const pdf = await print({ document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() })
-  await row.update({ printedRevision: row.revision })
-  return { pdf, name: `${fileName(document.name)} ${FILES[kind]}` }
+  const job = { document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() }
+  const { revision } = row
+  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
 }
 
 const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip' } as const

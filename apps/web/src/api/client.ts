@@ -5,6 +5,8 @@ import type {
   ClassSummary,
   ErrorAnswer,
   PictureAnswer,
+  PrintBegun,
+  PrintState,
   SamplerAnswer,
   SamplerSummary,
   SentOperation,
@@ -96,6 +98,10 @@ export const api = {
   group: (id: string) => call<ClassAnswer>('GET', `/classes/${id}`),
   makeClass: (given: { sampler: string; name: string }) => call<ClassAnswer>('POST', '/classes', given),
   removeClass: (id: string) => call<void>('DELETE', `/classes/${id}`),
+  /** `address`: that the same can be had from at once. */
+  beginPrint: (address: string) => call<PrintBegun>('POST', address.replace(/^\/api/, ''), {}),
+  print: (id: string) => call<PrintState>('GET', `/prints/${id}`),
+  stopPrint: (id: string) => call<void>('DELETE', `/prints/${id}`),
   stores: () => call<StoresAnswer>('GET', '/stores'),
   sendStoresOperations: (baseRevision: number, operations: readonly SentOperation<StoresOperation>[]) =>
     call<WrittenAnswer>('POST', '/stores/operations', { baseRevision, operations }),

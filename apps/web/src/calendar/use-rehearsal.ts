@@ -38,7 +38,7 @@ export function useRehearsal(courses: readonly RehearsedOnDates[], how: Simulate
         const onProgress = proxy((share: number) => {
           if (mine()) tell({ share: (found.length + share) / courses.length })
         })
-        found.push(await own.ask((service) => service.rehearse(course, how, onProgress) as Promise<Rehearsal>))
+        found.push(await own.ask((service) => service.rehearse(course, how, onProgress)))
       }
       return found
     }

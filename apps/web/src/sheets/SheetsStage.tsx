@@ -3,7 +3,7 @@ import { workForLearner } from '@lemmata/core/exercise'
 import { makeSheets, type PageSize, sheetTitle } from '@lemmata/core/sheets'
 import type { BookForm } from '@lemmata/core/book'
 import { Button, Segmented, Select } from 'antd'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { useScreenScale } from '../drawing/screen-scale.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -12,6 +12,7 @@ import { useAppDispatch, useAppSelector } from '../store/index.ts'
 import { printed } from '../store/sampler.ts'
 import { BookPages } from './BookPages.tsx'
 import { LearnerPanel } from './LearnerPanel.tsx'
+import { MakePdf } from './MakePdf.tsx'
 import { measure } from './measure.ts'
 import { PageCanvas } from './PageCanvas.tsx'
 import { addressOf, type Paper, PAPERS_BY_NAME, USUAL_PRINT, type Wanted } from './papers.ts'
@@ -40,6 +41,7 @@ export function SheetsStage() {
   const [screenScale] = useScreenScale()
   const pxPerMm = look === 'two' ? TWO_PX_PER_MM : look === 'read' ? READ_PX_PER_MM : screenScale
   const group = useClass(open?.id ?? '')
+  const onMade = useCallback(() => void dispatch(printed()), [dispatch])
   const learner = group.open?.document.learners.find((one) => one.id === whose)
   const isBook = paper !== 'sheet'
   const chosen = isBook ? undefined : sampler.lessons.find((one) => one.id === lesson)
@@ -134,9 +136,7 @@ export function SheetsStage() {
         <Button onClick={() => void group.addLearner().then((id) => id !== null && setWhose(id))}>Add a learner</Button>
         <span className="grow" />
         {!saved && <span className="quiet">Saving first …</span>}
-        <Button type="primary" href={addressOf(id, wanted)} target="_blank" disabled={!saved || !canPrint} onClick={() => dispatch(printed())}>
-          Make the PDF
-        </Button>
+        <MakePdf address={addressOf(id, wanted)} revision={open?.revision ?? 0} disabled={!saved || !canPrint} onMade={onMade} />
       </div>
       <div className="stage-scroll sheet-table">
         <div className="sheet-note">

@@ -3,7 +3,7 @@
 import { bandSampler } from '@lemmata/contract/testing'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { edit, store } from '../store/index.ts'
 import { choose, closePage, openPage } from '../testing/page.tsx'
 import { SheetsStage } from './SheetsStage.tsx'
@@ -135,9 +135,58 @@ describe('the PDF', () => {
     expect(screen.getByText('Make the PDF').closest('a')?.className).toContain('disabled')
   })
 
-  it('once made is noted as printed of this revision', () => {
-    open()
-    fireEvent.click(screen.getByText('Make the PDF'))
-    expect(store.getState().sampler.open?.printedRevision).toBe(1)
+  describe('is made while one is told how far it is', () => {
+    const answers = { post: (): unknown => ({ id: 'p1' }), get: (): unknown => ({ state: 'making', share: 0.4 }) }
+    const asked: string[] = []
+    const serve = () =>
+      vi.stubGlobal('fetch', (path: string, { method }: RequestInit) => {
+        asked.push(`${method ?? ''} ${path}`)
+        if (method === 'DELETE') return Promise.resolve(new Response(null, { status: 204 }))
+        const body = path.endsWith('/classes') ? [] : method === 'POST' ? answers.post() : answers.get()
+        const status = typeof body === 'object' && body !== null && 'error' in body ? 422 : 200
+        return Promise.resolve(new Response(JSON.stringify(body), { status }))
+      })
+    const opened = vi.fn()
+    beforeEach(() => {
+      asked.splice(0)
+      opened.mockReset()
+      vi.stubGlobal('open', opened)
+      serve()
+    })
+    afterEach(() => vi.unstubAllGlobals())
+    const revision = () => store.getState().sampler.open?.printedRevision
+
+    it('and once made it is opened, offered, and noted as printed of this revision', async () => {
+      open()
+      answers.get = () => ({ state: 'making', share: 0.4 })
+      fireEvent.click(screen.getByText('Make the PDF'))
+      await waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe('40'))
+      expect(revision()).toBeNull()
+      answers.get = () => ({ state: 'made', bytes: 1_240_000 })
+      const link = await screen.findByText('Open the PDF, 1.2 MB')
+      expect([link.getAttribute('href'), opened.mock.calls[0]?.[0]]).toEqual(['/api/prints/p1/file.pdf', '/api/prints/p1/file.pdf'])
+      expect(revision()).toBe(1)
+      // Of other paper it is another PDF.
+      fireEvent.click(screen.getByText('Letter'))
+      expect(screen.queryByText(/^Open the PDF/)).toBeNull()
+    })
+
+    it('and is stopped there and here', async () => {
+      open()
+      answers.get = () => ({ state: 'making', share: 0.2 })
+      fireEvent.click(screen.getByText('Make the PDF'))
+      await waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe('20'))
+      fireEvent.click(screen.getByText('Stop'))
+      expect(asked).toContain('DELETE /api/prints/p1')
+      expect([screen.queryByLabelText('The PDF'), revision(), opened.mock.calls.length]).toEqual([null, null, 0])
+    })
+
+    it('and what hinders it is said', async () => {
+      open()
+      answers.get = () => ({ state: 'failed', error: { code: 'print.too-long', message: 'This sheet took too long to make.' } })
+      fireEvent.click(screen.getByText('Make the PDF'))
+      expect(await screen.findByText('This sheet took too long to make.')).toBeTruthy()
+      expect(screen.getByText('Make the PDF')).toBeTruthy()
+    })
   })
 })

@@ -72,6 +72,16 @@ export const bookRequest = sheetRequest.omit({ lesson: true }).extend({
 })
 export type BookRequest = z.infer<typeof bookRequest>
 
+/** A print that was begun: asked after, stopped and fetched by this. */
+export interface PrintBegun {
+  readonly id: string
+}
+
+export type PrintState =
+  | { readonly state: 'making'; readonly share: number }
+  | { readonly state: 'made'; readonly bytes: number }
+  | { readonly state: 'failed'; readonly error: ErrorAnswer['error'] }
+
 export interface TeacherAnswer {
   readonly id: string
   readonly email: string

@@ -14,12 +14,22 @@ export interface WorkedSampler {
 
 /** Only those of `wanted` where it is given. */
 export function workSampler(sampler: Sampler, wanted?: ReadonlySet<string>): WorkedSampler {
+  const steps = workInSteps(sampler, wanted)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
+
+/** Exercise by exercise, for whoever has something else to do meanwhile; told before each how much is through, 0 to 1. */
+export function* workInSteps(sampler: Sampler, wanted?: ReadonlySet<string>): Generator<number, WorkedSampler> {
   const around = surroundingsOf(sampler)
   const laid = new Map(layExercises(sampler).map((result, index) => [sampler.exercises[index] as Exercise, result] as const))
   const results = new Map<string, Result<WorkedExercise>>()
   const problems: Problem[] = []
-  for (const exercise of teachingOrder(sampler)) {
-    if (wanted && !wanted.has(exercise.id)) continue
+  const all = teachingOrder(sampler).filter((one) => !wanted || wanted.has(one.id))
+  for (const [index, exercise] of all.entries()) {
+    yield index / all.length
     const one = laid.get(exercise) as NonNullable<ReturnType<typeof laid.get>>
     const result = one.ok ? workExercise(one.value, around) : one
     results.set(exercise.id, result)
