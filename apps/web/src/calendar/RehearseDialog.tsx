@@ -122,7 +122,7 @@ export function RehearseDialog({ sampler, course, on, onClose, begin }: Props) {
         </p>
       )}
       <p className="why">
-        A model, to compare courses by; it foretells nobody. {counted(classes, 'class', 'classes')} of {learners}: a third of the learners are slower or quicker
+        A model, to compare courses by; it foretells nobody. {classes.toLocaleString('en')} classes of {learners}: a third of the learners are slower or quicker
         than usual by as much as is set; who misses a lesson does none of it there and is 15 % slower in the next; what a week at home has no room for is
         carried on. The same learners every time, so that what differs is the course.
       </p>

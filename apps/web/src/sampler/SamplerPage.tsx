@@ -133,7 +133,10 @@ function Work({ open }: { open: OpenSampler }) {
     },
     { enableOnFormTags: true },
   )
-  useHotkeys('t', () => void navigate(`/samplers/${open.id}/teach`, { state: { from: location.pathname } }), { enabled: stage !== 'teach' })
+  useHotkeys('t', () => void navigate(`/samplers/${open.id}/teach`, { state: { from: location.pathname } }), {
+    enableOnFormTags: ['option'],
+    enabled: stage !== 'teach',
+  })
   // It stands over everything: nothing of the rest is to be seen, or come to by Tab.
   if (stage === 'teach')
     return (

@@ -10,6 +10,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['↑ ↓ in the list of exercises', 'the exercise before, after'],
   ['Alt+↑ Alt+↓ there', 'the exercise earlier, later'],
   ['F2 there', 'another name'],
+  ['A letter there', 'the exercise of that letter; Shift+T the one of T'],
   ['Shift+T', 'put the stitch that is shown into the course'],
   ['T', 'teach the lesson of what is held, on the whole screen; there: → ← Page up Page down, S, F, H, R, Q, V, B, Esc'],
   ['D', 'draw with the tool used last; Esc puts it away'],

@@ -29,12 +29,12 @@ export function MakePdf({ address, revision, disabled, onMade }: Props) {
         </>
       )}
       {printing.state === 'made' && (
-        <a href={printing.file} target="_blank" rel="noreferrer">
-          Open the PDF, {inWords(printing.bytes)}
-        </a>
+        <Button type="primary" href={printing.file} target="_blank" rel="noreferrer" title={inWords(printing.bytes)}>
+          Open the PDF
+        </Button>
       )}
       {printing.state === 'failed' && <span className="wrong">{printing.sentence}</span>}
-      {printing.state !== 'making' && (
+      {(printing.state === 'none' || printing.state === 'failed') && (
         <Button type="primary" href={address} target="_blank" disabled={disabled} onClick={begin}>
           Make the PDF
         </Button>

@@ -163,12 +163,13 @@ describe('the PDF', () => {
       await waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe('40'))
       expect(revision()).toBeNull()
       answers.get = () => ({ state: 'made', bytes: 1_240_000 })
-      const link = await screen.findByText('Open the PDF, 1.2 MB')
-      expect([link.getAttribute('href'), opened.mock.calls[0]?.[0]]).toEqual(['/api/prints/p1/file.pdf', '/api/prints/p1/file.pdf'])
+      const link = (await screen.findByText('Open the PDF')).closest('a')
+      expect(link?.title).toBe('1.2 MB')
+      expect([link?.getAttribute('href'), opened.mock.calls[0]?.[0]]).toEqual(['/api/prints/p1/file.pdf', '/api/prints/p1/file.pdf'])
       expect(revision()).toBe(1)
       // Of other paper it is another PDF.
       fireEvent.click(screen.getByText('Letter'))
-      expect(screen.queryByText(/^Open the PDF/)).toBeNull()
+      expect([screen.queryByText('Open the PDF'), screen.queryByText('Make the PDF') !== null]).toEqual([null, true])
     })
 
     it('and is stopped there and here', async () => {

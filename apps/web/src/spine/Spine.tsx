@@ -76,7 +76,8 @@ export function Spine({ sampler, stage, folded, onFold }: Props) {
     else if (event.key === 'Enter' || event.key === ' ') select(id)
     else if (event.key === 'F2') setRenaming(id)
     else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && manyHere) dispatch(allHeld(groups.find((group) => group.ids.includes(id))?.ids ?? []))
-    else if (/^[a-z]$/i.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    // A small t teaches what is held, here as everywhere.
+    else if (/^[a-z]$/i.test(event.key) && event.key !== 't' && !event.ctrlKey && !event.metaKey && !event.altKey) {
       const named = order.find((one) => letters.get(one)?.toLowerCase() === event.key.toLowerCase())
       // Letters that name a row choose it; they do nothing else while the list has the focus.
       event.stopPropagation()

@@ -2,7 +2,7 @@
 /** The list of exercises: one Tab stop, focus and selection together, moves and names by keyboard. */
 import { bandSampler } from '@lemmata/contract/testing'
 import { fireEvent, screen, within } from '@testing-library/react'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { store, undo } from '../store/index.ts'
 import { closePage, openPage } from '../testing/page.tsx'
@@ -96,6 +96,19 @@ describe('the spine', () => {
     fireEvent.click(row(order[0]))
     fireEvent.click(row(order[2]), { shiftKey: true })
     expect([held().selected, held().also]).toEqual([order[2], []])
+  })
+
+  it('a letter chooses its exercise; a small t is left to whoever teaches', () => {
+    open()
+    fireEvent.keyDown(row(order[0]), { key: 'c' })
+    expect(store.getState().sampler.selected).toBe(order[2])
+    const heard = vi.fn()
+    document.addEventListener('keydown', heard)
+    fireEvent.keyDown(row(order[2]), { key: 't' })
+    fireEvent.keyDown(row(order[2]), { key: 'b' })
+    document.removeEventListener('keydown', heard)
+    expect(heard.mock.calls.map(([event]) => (event as KeyboardEvent).key)).toEqual(['t'])
+    expect(store.getState().sampler.selected).toBe(order[1])
   })
 
   it('a knot has a name, and what cannot be worked has the other sign', () => {
