@@ -1,0 +1,4 @@
+/** What learners have done of a course, what it comes to, and what each does next. */
+export { practiceOf, UNTOUCHED } from './practice-of.ts'
+export { type CourseLesson, lessonNow, type WhatNext, whatNext } from './what-next.ts'
+export type { ExercisePractice, LearnerPractice, PracticeEvent, PracticeState } from './types.ts'
