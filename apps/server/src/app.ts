@@ -13,6 +13,7 @@ import { calendarRoutes, openCalendarRoutes } from './calendars/index.ts'
 import { classRoutes } from './classes/index.ts'
 import { answerErrors, notFound } from './http/errors.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
+import { learnerRoutes, learningRoutes } from './learning/index.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { pictureRoutes } from './pictures/index.ts'
 import { sheetRoutes } from './sheets/index.ts'
@@ -57,6 +58,7 @@ export function makeApp(settings: AppSettings): Express {
     response.json({ ok: true })
   })
   api.use(openCalendarRoutes())
+  api.use(learnerRoutes(settings.sequelize, settings))
   api.use(sessions(settings.sequelize, settings.secret))
   api.use(checkCsrf)
   api.use(pictureRoutes())
@@ -66,6 +68,7 @@ export function makeApp(settings: AppSettings): Express {
   api.use(versionRoutes(settings.sequelize))
   api.use(classRoutes(settings.sequelize))
   api.use(calendarRoutes())
+  api.use(learningRoutes(settings.sequelize))
   api.use(storesRoutes(settings.sequelize))
   api.use(sheetRoutes())
   api.use(stitchRoutes())

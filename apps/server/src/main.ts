@@ -4,6 +4,7 @@ import { makeApp } from './app.ts'
 import { readConfig } from './config.ts'
 import { connectDatabase, defineModels, migrate } from './database/index.ts'
 import { DEMO, loadDemo } from './demo/load-demo.ts'
+import { forgetEnded } from './learning/index.ts'
 import { stopPrinting } from './sheets/index.ts'
 
 process.on('uncaughtException', (error) => {
@@ -12,10 +13,14 @@ process.on('uncaughtException', (error) => {
 })
 const config = readConfig(process.env)
 const log = pino({ level: config.NODE_ENV === 'development' ? 'info' : 'warn' })
+const today = (): string => new Date().toISOString().slice(0, 10)
 const sequelize = connectDatabase(config)
 defineModels(sequelize)
 await migrate(sequelize)
-await loadDemo(sequelize, new Date().toISOString().slice(0, 10), config.RESET_DEMO === '1')
+await loadDemo(sequelize, today(), config.RESET_DEMO === '1')
+const forget = (): void => void forgetEnded(today()).catch((error: unknown) => log.error(error))
+forget()
+setInterval(forget, 24 * 3600 * 1000).unref()
 const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60 })
 const server = app.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address()

@@ -60,3 +60,19 @@ export type {
   TeacherAnswer,
   WrittenAnswer,
 } from './api/api.ts'
+export {
+  CODE_LENGTH,
+  CODE_LETTERS,
+  type JoinedAnswer,
+  joinClass,
+  joinCode,
+  type LearningAnswer,
+  type LessonSeen,
+  type LinkAnswer,
+  type MarkedEvent,
+  markPractice,
+  openLink,
+  tellPractice,
+  type ToldEvent,
+  type WeekAnswer,
+} from './api/learning.ts'

@@ -1,2 +1,2 @@
 /** Who is asking, and who may do what. */
-export { type Principal, principalOf, reach, type Records } from './principal.ts'
+export { type LearnerPrincipal, ownPractice, type Principal, principalOf, reach, type Records } from './principal.ts'

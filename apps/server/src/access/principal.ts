@@ -1,6 +1,6 @@
 /**
  * Who is asking, and what they reach. One table says who may reach which records; a service asks it and repeats no rule.
- * A learner of a class will be the second kind.
+ * A learner of a class reaches her own, and nothing of anybody else: she has a kind of her own, which no look-up of a teacher's takes.
  */
 import type { Request } from 'express'
 import { notSignedIn } from '../http/problem.ts'
@@ -35,4 +35,16 @@ export function principalOf(request: Request): Principal {
   const { teacherId } = request.session
   if (!teacherId) throw notSignedIn()
   return { kind: 'teacher', id: teacherId }
+}
+
+/** A learner, on a device that she has joined or come back with. */
+export interface LearnerPrincipal {
+  readonly kind: 'learner'
+  readonly classId: string
+  readonly learnerId: string
+}
+
+/** The condition that every look-up of a learner's practice carries. */
+export function ownPractice({ classId, learnerId }: LearnerPrincipal): { readonly classId: string; readonly learnerId: string } {
+  return { classId, learnerId }
 }

@@ -9,6 +9,7 @@ import { up as versions } from './migrations/0005-versions.ts'
 import { up as pictures } from './migrations/0006-pictures.ts'
 import { up as stores } from './migrations/0007-stores.ts'
 import { up as calendarAddress } from './migrations/0008-calendar-address.ts'
+import { up as learning } from './migrations/0009-learning.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
@@ -19,6 +20,7 @@ const MIGRATIONS = [
   { name: '0006-pictures', run: pictures },
   { name: '0007-stores', run: stores },
   { name: '0008-calendar-address', run: calendarAddress },
+  { name: '0009-learning', run: learning },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

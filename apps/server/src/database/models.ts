@@ -1,5 +1,6 @@
 /** What is kept: teachers, their samplers and classes, their own stitches, and every operation that was acknowledged. */
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import { defineLearningModels } from './learning-models.ts'
 
 export class Teacher extends Model<InferAttributes<Teacher>, InferCreationAttributes<Teacher>> {
   declare id: CreationOptional<string>
@@ -37,6 +38,8 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare revision: number
   /** Under it the calendar is read without signing in; none while it is not shared. */
   declare calendarSecret: CreationOptional<string | null>
+  /** By which learners join; none while nobody may. */
+  declare joinCode: CreationOptional<string | null>
   declare createdAt: CreationOptional<Date>
   declare changedAt: CreationOptional<Date>
 }
@@ -107,6 +110,7 @@ export class PictureRow extends Model<InferAttributes<PictureRow>, InferCreation
 }
 
 export function defineModels(sequelize: Sequelize): void {
+  defineLearningModels(sequelize)
   // Made anew for each column: Sequelize writes into the description it is given.
   const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
   const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
@@ -156,6 +160,7 @@ export function defineModels(sequelize: Sequelize): void {
       document: { type: DataTypes.JSON, allowNull: false },
       revision: { type: DataTypes.INTEGER, allowNull: false },
       calendarSecret: { type: DataTypes.STRING(64), allowNull: true },
+      joinCode: { type: DataTypes.STRING(16), allowNull: true },
       createdAt: now(),
       changedAt: now(),
     },

@@ -1,0 +1,60 @@
+/** Learners' links, the keys of their devices, and what they told of their work. */
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+
+/** Where a learner comes back to, with her word. One for each. */
+export class LinkRow extends Model<InferAttributes<LinkRow>, InferCreationAttributes<LinkRow>> {
+  declare id: CreationOptional<string>
+  declare classId: string
+  declare learnerId: string
+  declare link: string
+  /** Null until the link is opened first. */
+  declare wordHash: string | null
+  declare createdAt: CreationOptional<Date>
+}
+
+/** A device on which she is known. The key itself is only there. */
+export class KeyRow extends Model<InferAttributes<KeyRow>, InferCreationAttributes<KeyRow>> {
+  declare keyHash: string
+  declare linkId: string
+  declare createdAt: CreationOptional<Date>
+}
+
+export class PracticeRow extends Model<InferAttributes<PracticeRow>, InferCreationAttributes<PracticeRow>> {
+  /** Made where it happened, so that what is sent twice is kept once. */
+  declare id: string
+  declare classId: string
+  declare learnerId: string
+  declare event: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
+export function defineLearningModels(sequelize: Sequelize): void {
+  const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
+  const classId = () => ({ type: DataTypes.UUID, allowNull: false })
+  const learnerId = () => ({ type: DataTypes.STRING(60), allowNull: false })
+  LinkRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
+      classId: classId(),
+      learnerId: learnerId(),
+      link: { type: DataTypes.STRING(64), allowNull: false },
+      wordHash: { type: DataTypes.STRING(255), allowNull: true },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'learner_links', timestamps: false },
+  )
+  KeyRow.init(
+    { keyHash: { type: DataTypes.STRING(64), primaryKey: true }, linkId: { type: DataTypes.UUID, allowNull: false }, createdAt: now() },
+    { sequelize, tableName: 'learner_keys', timestamps: false },
+  )
+  PracticeRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      classId: classId(),
+      learnerId: learnerId(),
+      event: { type: DataTypes.JSON, allowNull: false },
+      createdAt: now(),
+    },
+    { sequelize, tableName: 'practice_events', timestamps: false },
+  )
+}

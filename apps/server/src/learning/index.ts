@@ -1,0 +1,3 @@
+/** Learners: how they join and come back, their week, and what they tell of their work. */
+export { learnerRoutes, learningRoutes } from './routes.ts'
+export { forgetEnded } from './service.ts'

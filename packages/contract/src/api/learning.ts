@@ -1,0 +1,92 @@
+/** How learners join, come back and tell what they did, and how their teacher reads it: what goes over the wire. */
+import type { LessonId } from '@lemmata/core/base'
+import type { Learner } from '@lemmata/core/classes'
+import type { PracticeEvent } from '@lemmata/core/practice'
+import type { Sampler } from '@lemmata/core/sampler'
+import { z } from 'zod'
+import { id, shortText } from '../documents/primitives.ts'
+
+/** Said aloud and typed on a phone: no letter that is taken for a figure. */
+export const CODE_LETTERS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
+/** Forty bits: with the tries an address has, it is not guessed. */
+export const CODE_LENGTH = 8
+
+/** As it is kept, however it was typed. */
+export const joinCode = z
+  .string()
+  .max(40)
+  .transform((typed) => typed.toUpperCase().replace(/[^A-Z0-9]/g, ''))
+  .refine((code) => code.length === CODE_LENGTH && [...code].every((letter) => CODE_LETTERS.includes(letter)), 'a code has eight letters and figures')
+
+/** What she says to come back on another device: easy to keep in mind, and asked for only with her own link. */
+const word = z.string().trim().toLowerCase().min(4, 'at least four letters').max(40)
+const hand = z.enum(['left', 'right'])
+
+export const joinClass = z.object({ code: joinCode, name: shortText, hand, word })
+export const openLink = z.object({ link: z.string().min(20).max(64), word })
+
+const happened = { id: z.uuid(), at: z.iso.datetime() }
+const step = z.number().int().min(1).max(999).nullable()
+
+const told = z.discriminatedUnion('kind', [
+  z.object({ ...happened, kind: z.literal('piece'), exercise: id, piece: z.number().int().min(0).max(9999), worked: z.boolean() }),
+  z.object({ ...happened, kind: z.literal('can'), exercise: id, can: z.boolean() }),
+  z.object({ ...happened, kind: z.literal('minutes'), exercise: id, minutes: z.number().int().min(1).max(600) }),
+  z.object({ ...happened, kind: z.literal('stuck'), exercise: id, stuck: z.boolean(), step }),
+  z.object({ ...happened, kind: z.literal('question'), exercise: id, asked: z.string().trim().min(1).max(500) }),
+])
+const seenByTeacher = z.object({ ...happened, kind: z.literal('came'), lesson: id, came: z.boolean() })
+
+/** As a learner tells it: whose it is follows from her key. */
+export type ToldEvent = z.infer<typeof told>
+export const tellPractice = z.object({ events: z.array(told).min(1).max(200) })
+
+/** As a teacher tells it, of one of her learners. */
+export const markPractice = z.object({
+  events: z
+    .array(z.intersection(z.discriminatedUnion('kind', [...told.options, seenByTeacher]), z.object({ learner: id })))
+    .min(1)
+    .max(200),
+})
+export type MarkedEvent = z.infer<typeof markPractice>['events'][number]
+
+export interface JoinedAnswer {
+  /** Kept on her device; sent with every request. */
+  readonly key: string
+  /** Under which she comes back with her word. */
+  readonly link: string
+}
+
+export interface LinkAnswer {
+  readonly className: string
+  /** Her word is chosen when the link is opened first. */
+  readonly isNew: boolean
+}
+
+export interface LessonSeen {
+  readonly id: LessonId
+  readonly title: string
+  /** From 1. */
+  readonly number: number
+  readonly on: readonly string[]
+  /** Hidden until this day; null where it is seen already. */
+  readonly seenFrom: string | null
+}
+
+/** All that her page shows, and nothing of anybody else. */
+export interface WeekAnswer {
+  readonly learner: Learner
+  readonly className: string
+  /** In the class's zone. */
+  readonly today: string
+  /** With what is taught in the lessons that she may see. */
+  readonly sampler: Sampler
+  readonly lessons: readonly LessonSeen[]
+  readonly events: readonly PracticeEvent[]
+}
+
+export interface LearningAnswer {
+  readonly code: string | null
+  readonly links: readonly { readonly learner: string; readonly link: string; readonly isOpened: boolean }[]
+  readonly events: readonly PracticeEvent[]
+}
