@@ -65,9 +65,14 @@ export default defineConfig({
   build: {
     chunkSizeWarningLimit: 1400,
     rolldownOptions: {
+      // Learners' phones load a page of their own, without what only a teacher needs.
+      input: { index: 'index.html', learn: 'learn.html' },
       output: {
         advancedChunks: {
-          groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler)[\\/]/ }],
+          groups: [
+            { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },
+            { name: 'router', test: /node_modules[\\/]react-router[\\/]/ },
+          ],
         },
       },
     },

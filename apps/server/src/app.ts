@@ -76,6 +76,12 @@ export function makeApp(settings: AppSettings): Express {
   app.use('/api', api)
   app.use('/assets', express.static(join(PAGE, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
   app.use(express.static(PAGE, { index: false }))
+  // Learners' pages: on every address below, for the link is part of it.
+  app.get(['/learn', '/learn/{*rest}'], (_request, response, next) => {
+    const page = join(PAGE, 'learn.html')
+    if (!existsSync(page)) return next()
+    response.set('cache-control', 'no-cache').sendFile(page)
+  })
   app.get('/{*rest}', (request, response, next) => {
     const page = join(PAGE, 'index.html')
     if (!existsSync(page)) return next()

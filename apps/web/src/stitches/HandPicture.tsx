@@ -23,9 +23,11 @@ interface Props {
   readonly clothHex: string
   readonly side: 'front' | 'back'
   readonly heightMm: number
+  /** Numbers are no smaller than this. */
+  readonly leastNumberPx?: number
 }
 
-export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
+export function HandPicture({ done, state, clothHex, side, heightMm, leastNumberPx = LEAST_NUMBER_PX }: Props) {
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
   const { shown, step } = state
@@ -46,10 +48,10 @@ export function HandPicture({ done, state, clothHex, side, heightMm }: Props) {
       heightMm,
       detail: lies > MOST_IN_FULL ? ('edged' as const) : ('full' as const),
       cloth: clothHex,
-      numberMm: Math.max(NUMBER_MM, LEAST_NUMBER_PX / unit),
+      numberMm: Math.max(NUMBER_MM, leastNumberPx / unit),
     }
     paintItems(context, side === 'front' ? drawStep(picture).items : drawBehind(picture))
-  }, [shown, drawn, width, done, clothHex, side, heightMm])
+  }, [shown, drawn, width, done, clothHex, side, heightMm, leastNumberPx])
   const label =
     side === 'front' ? `Front of the cloth, step ${step?.number ?? 0}: ${step ? stepSentence(step, done.assigned) : ''}` : 'Back of the cloth so far'
   return <canvas ref={ref} role="img" aria-label={label} data-moving={side === 'front' && state.moving} style={{ aspectRatio: `${CARD_MM} / ${heightMm}` }} />

@@ -1,0 +1,40 @@
+/** A learner's page: where she joins or comes back, her week, and the piece that she works. */
+import { useCallback, useEffect, useState } from 'react'
+import { ExercisePage } from './ExercisePage.tsx'
+import { JoinPage } from './JoinPage.tsx'
+import { useKept } from './use-kept.ts'
+import { WeekPage } from './WeekPage.tsx'
+
+/** `path`, `query`: of her address: `/learn/link`, `/learn?code=`. */
+export function Learn({ path, query }: { readonly path: string; readonly query: string }) {
+  const page = useKept()
+  const { kept, trouble, joined } = page
+  const link = /^\/learn\/([\w-]{20,64})$/.exec(path)?.[1] ?? null
+  const [exercise, setExercise] = useExercise()
+  const isHers = kept.key !== null && (link === null || link === kept.link)
+  useEffect(() => {
+    document.documentElement.classList.toggle('large-print', kept.large)
+  }, [kept.large])
+  if (!isHers) return <JoinPage code={new URLSearchParams(query).get('code') ?? ''} link={link ?? kept.link} trouble={trouble} onJoined={joined} />
+  const { week } = kept
+  if (!week) return <main className="learn-week quiet">{trouble ?? 'Your week is on its way …'}</main>
+  if (exercise !== null && week.sampler.exercises.some((one) => one.id === exercise))
+    return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} />
+  return <WeekPage page={page} week={week} onOpen={setExercise} />
+}
+
+/** Which piece is open, in the address: the browser's own way back leads to the week. */
+function useExercise(): readonly [string | null, (exercise: string | null) => void] {
+  const read = (): string | null => decodeURIComponent(location.hash.slice(1)) || null
+  const [exercise, setExercise] = useState(read)
+  useEffect(() => {
+    const onChange = (): void => setExercise(read())
+    window.addEventListener('hashchange', onChange)
+    return () => window.removeEventListener('hashchange', onChange)
+  }, [])
+  const set = useCallback((to: string | null): void => {
+    location.hash = to === null ? '' : encodeURIComponent(to)
+    setExercise(to)
+  }, [])
+  return [exercise, set]
+}

@@ -1,0 +1,183 @@
+/** This week: what is on, piece by piece, how far she is, what comes next; what was before, to catch up; and what is kept of her. */
+import type { WeekAnswer } from '@lemmata/contract'
+import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { lessonNow, UNTOUCHED, type WhatNext, whatNext } from '@lemmata/core/practice'
+import { letterOf } from '@lemmata/core/sheets'
+import { teachingOrder } from '@lemmata/core/sampler'
+import dayjs from 'dayjs'
+import { useMemo, useState } from 'react'
+import { ExercisePicture } from '../teach/ExercisePicture.tsx'
+import { practiceIn } from './kept.ts'
+import { talk } from './talk.ts'
+import type { KeptInPage } from './use-kept.ts'
+
+interface Props {
+  readonly page: KeptInPage
+  readonly week: WeekAnswer
+  readonly onOpen: (exercise: string) => void
+}
+
+export function WeekPage({ page, week, onOpen }: Props) {
+  const { kept, connected, trouble } = page
+  const practice = practiceIn(kept)
+  const { sampler, lessons, today, learner } = week
+  const seen = sampler.lessons.map(({ id, exercises }) => ({ id, exercises, on: lessons.find((one) => one.id === id)?.on[0] ?? null }))
+  const now = lessonNow(seen, today)
+  const letters = new Map(teachingOrder(sampler).map((one, index) => [one.id as string, letterOf(index)]))
+  const nameOf = (id: string): string => sampler.exercises.find((one) => one.id === id)?.name ?? id
+  const next = whatNext(practice, seen, today, () => 0)
+  const [open, setOpen] = useState(now)
+  // Of the lesson that is open alone: a phone works no whole sampler.
+  const worked = useMemo(() => {
+    const own = forLearner(sampler, learner).sampler
+    return new Map(workSampler(own, new Set(own.lessons.find((one) => one.id === open)?.exercises ?? [])).done.map((one) => [one.exercise.id as string, one]))
+  }, [sampler, learner, open])
+  return (
+    <main className="learn-week">
+      <header className="learn-head">
+        <div>
+          <h1>{sampler.name}</h1>
+          <p className="quiet">
+            {learner.name}, {week.className}
+          </p>
+        </div>
+      </header>
+      <State connected={connected} unsent={kept.unsent.length} trouble={trouble} />
+      <p className="learn-next">
+        <b>Next:</b> {nextInWords(next, nameOf, (id) => lessons.find((one) => one.id === id)?.title ?? '')}
+      </p>
+      {lessons.map((lesson) => {
+        const exercises = sampler.lessons.find((one) => one.id === lesson.id)?.exercises ?? []
+        const isOpen = open === lesson.id
+        const isHidden = lesson.seenFrom !== null
+        const done = exercises.filter((id) => practice.exercises.get(id)?.state === 'can').length
+        return (
+          <section key={lesson.id} className="learn-lesson">
+            <h2>
+              <button type="button" aria-expanded={isOpen} disabled={isHidden} onClick={() => setOpen(isOpen ? null : lesson.id)}>
+                <span className="learn-number">{lesson.number}</span>
+                <span>
+                  {lesson.title}
+                  <span className="quiet">
+                    {lesson.on.map((day) => dayjs(day).format('dddd D MMMM')).join(' and ')}
+                    {isHidden
+                      ? `, to be seen from ${dayjs(lesson.seenFrom).format('D MMMM')}`
+                      : `${lesson.on.length > 0 ? ', ' : ''}${done} of ${exercises.length} done`}
+                    {lesson.id === now && ' · on now'}
+                  </span>
+                </span>
+              </button>
+            </h2>
+            {isOpen && !isHidden && (
+              <ul>
+                {exercises.map((id) => {
+                  const { state, minutes } = practice.exercises.get(id) ?? UNTOUCHED
+                  return (
+                    <li key={id}>
+                      <button type="button" className={`learn-row ${state}`} onClick={() => onOpen(id)}>
+                        <span className="learn-letter">{letters.get(id)}</span>
+                        <Swatch done={worked.get(id)} clothHex={sampler.cloth.colour.hex} />
+                        <span>{nameOf(id)}</span>
+                        <span className="quiet">
+                          {STATES[state]}
+                          {minutes > 0 && ` · ${minutes} min`}
+                        </span>
+                      </button>
+                    </li>
+                  )
+                })}
+              </ul>
+            )}
+          </section>
+        )
+      })}
+      <Mine page={page} />
+    </main>
+  )
+}
+
+function Swatch({ done, clothHex }: { readonly done: WorkedExercise | undefined; readonly clothHex: string }) {
+  return <span className="learn-swatch">{done && <ExercisePicture done={done} clothHex={clothHex} widthPx={64} heightPx={44} />}</span>
+}
+
+const STATES = { untouched: 'not begun', practising: 'practising', stuck: 'stuck: your teacher sees it', can: 'can do it ✓' } as const
+
+function nextInWords(next: WhatNext, nameOf: (id: string) => string, titleOf: (id: string) => string): string {
+  switch (next.kind) {
+    case 'help':
+      return `your teacher helps you with ${nameOf(next.exercise)}${next.step === null ? '' : `, step ${next.step}`}. Go on with another piece meanwhile.`
+    case 'catch-up':
+      return `catch up: ${nameOf(next.exercise)}, of ${next.lessons.map(titleOf).join(' and ')}.`
+    case 'practise':
+      return next.minutes > 0 ? `go on with ${nameOf(next.exercise)}.` : `${nameOf(next.exercise)}.`
+    case 'ahead':
+      return `you are ahead, with ${nameOf(next.exercise)}.`
+    case 'ready':
+      return `you are ready for ${titleOf(next.lesson)}.`
+    case 'finished':
+      return 'all of it is worked. What is left is finishing.'
+  }
+}
+
+function State({ connected, unsent, trouble }: { readonly connected: boolean; readonly unsent: number; readonly trouble: string | null }) {
+  const waits = unsent === 0 ? '' : ` ${unsent} ${unsent === 1 ? 'thing waits' : 'things wait'} here to be sent.`
+  return (
+    <p className="learn-state" role="status">
+      {trouble ?? (connected ? waits.trim() : `No connection: go on, all of it works.${waits}`)}
+    </p>
+  )
+}
+
+/** Her link, large print, and everything about her: out, or away. */
+function Mine({ page }: { readonly page: KeptInPage }) {
+  const { kept, change, leave } = page
+  const [said, setSaid] = useState('')
+  const [sure, setSure] = useState(false)
+  const key = kept.key ?? ''
+  const save = async (): Promise<void> => {
+    try {
+      const text = JSON.stringify(await talk.everything(key), null, 2)
+      const link = document.createElement('a')
+      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+      link.download = 'my-practice.json'
+      link.click()
+      URL.revokeObjectURL(link.href)
+    } catch (thrown) {
+      setSaid((thrown as Error).message)
+    }
+  }
+  return (
+    <details className="learn-mine">
+      <summary>My page</summary>
+      <label className="learn-choice">
+        <input type="checkbox" checked={kept.large} onChange={(event) => change((before) => ({ ...before, large: event.target.checked }))} /> Large print
+      </label>
+      {kept.link !== null && (
+        <p>
+          On another device, with your word:
+          <br />
+          <a href={`/learn/${kept.link}`}>{`${location.origin}/learn/${kept.link}`}</a>
+        </p>
+      )}
+      <button type="button" onClick={() => void save()}>
+        Everything that is kept of me, as a file
+      </button>
+      {sure ? (
+        <p>
+          Your ticks, minutes and questions are deleted for you and for your teacher.{' '}
+          <button type="button" className="wrong" onClick={() => void talk.forget(key).then(leave, (thrown: Error) => setSaid(thrown.message))}>
+            Delete all of it
+          </button>{' '}
+          <button type="button" onClick={() => setSure(false)}>
+            Keep it
+          </button>
+        </p>
+      ) : (
+        <button type="button" onClick={() => setSure(true)}>
+          Delete everything that is kept of me
+        </button>
+      )}
+      <p role="status">{said}</p>
+    </details>
+  )
+}

@@ -1,0 +1,51 @@
+/** What her device asks of the server. Her key goes with it; no cookie does. */
+import type { ErrorAnswer, JoinedAnswer, LinkAnswer, ToldEvent, WeekAnswer } from '@lemmata/contract'
+
+/** The server answered, and not with what was asked for. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+  ) {
+    super(message)
+  }
+}
+
+/** Nobody answered: she goes on with what is there. */
+export class NoConnection extends Error {
+  constructor() {
+    super('No connection just now. Try again in a moment.')
+  }
+}
+
+async function ask<T>(method: string, path: string, { key = null, body }: { readonly key?: string | null; readonly body?: unknown } = {}): Promise<T> {
+  let answer: Response
+  try {
+    answer = await fetch(`/api/learn${path}`, {
+      method,
+      credentials: 'omit',
+      headers: { ...(key === null ? {} : { authorization: `Bearer ${key}` }), ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new NoConnection()
+  }
+  if (answer.status === 204) return undefined as T
+  const said: unknown = await answer.json().catch(() => null)
+  if (answer.ok) return said as T
+  const { error } = (said ?? {}) as Partial<ErrorAnswer>
+  if (!error && answer.status >= 500) throw new NoConnection()
+  throw new Refused(answer.status, error?.message ?? 'The server answered something unexpected. Try again.')
+}
+
+export const talk = {
+  code: (code: string) => ask<{ readonly className: string }>('GET', `/codes/${encodeURIComponent(code)}`),
+  join: (given: { readonly code: string; readonly name: string; readonly hand: 'left' | 'right'; readonly word: string }) =>
+    ask<JoinedAnswer>('POST', '/join', { body: given }),
+  link: (link: string) => ask<LinkAnswer>('GET', `/links/${encodeURIComponent(link)}`),
+  open: (given: { readonly link: string; readonly word: string }) => ask<JoinedAnswer>('POST', '/open', { body: given }),
+  week: (key: string) => ask<WeekAnswer>('GET', '/week', { key }),
+  tell: (key: string, events: readonly ToldEvent[]) => ask<{ readonly kept: readonly string[] }>('POST', '/events', { key, body: { events } }),
+  everything: (key: string) => ask<unknown>('GET', '/everything', { key }),
+  forget: (key: string) => ask<void>('DELETE', '/everything', { key }),
+}

@@ -1,0 +1,117 @@
+/** What the device keeps, in the page: what is told is kept first and sent then, again and again until it has arrived. */
+import type { JoinedAnswer, ToldEvent } from '@lemmata/contract'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { acknowledged, type Kept, NOTHING, readKept, writeKept } from './kept.ts'
+import { Refused, talk } from './talk.ts'
+
+/** Whatever a learner can tell, without its id and moment. */
+export type Told = ToldEvent extends infer One ? (One extends ToldEvent ? Omit<One, 'id' | 'at'> : never) : never
+
+const AGAIN_MS = 15_000
+/** So many go at once. */
+const MOST = 200
+
+export function useKept() {
+  const [kept, setKept] = useState(readKept)
+  const [connected, setConnected] = useState(true)
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const now = useRef(kept)
+  const sending = useRef(false)
+  const change = useCallback((how: (before: Kept) => Kept): void => {
+    // Another tab of hers may have told something meanwhile: what is kept is read before it is written.
+    const next = how({ ...now.current, unsent: bothOf(readKept().unsent, now.current.unsent) })
+    now.current = next
+    if (!writeKept(next)) setTrouble('This device keeps nothing more: stay on this page until it says that all is sent.')
+    setKept(next)
+  }, [])
+
+  const send = useCallback(async (): Promise<void> => {
+    const { key } = now.current
+    if (key === null || sending.current) return
+    sending.current = true
+    let one = false
+    try {
+      while (now.current.unsent.length > 0) {
+        const part = now.current.unsent.slice(0, one ? 1 : MOST)
+        try {
+          await talk.tell(key, part)
+        } catch (thrown) {
+          if (!(thrown instanceof Refused && thrown.status === 422)) throw thrown
+          // One that cannot be kept holds up no other: they go by themselves, and it is let go.
+          if (part.length > 1) {
+            one = true
+            continue
+          }
+          setTrouble(thrown.message)
+        }
+        // Answered it is done with: what was not kept is somebody else's, and never will be hers.
+        const ids = part.map((one) => one.id)
+        forgetSent(ids)
+        change((before) => acknowledged(before, ids))
+      }
+      const week = await talk.week(key)
+      change((before) => ({ ...before, week }))
+      setConnected(true)
+      if (!one) setTrouble(null)
+    } catch (thrown) {
+      if (thrown instanceof Refused) {
+        setConnected(true)
+        setTrouble(thrown.message)
+        if (thrown.status === 401) change((before) => ({ ...before, key: null }))
+      } else setConnected(false)
+    } finally {
+      sending.current = false
+    }
+  }, [change])
+
+  useEffect(() => {
+    void send()
+    const again = (): void => void send()
+    const timer = setInterval(() => now.current.unsent.length > 0 && again(), AGAIN_MS)
+    const seen = (): void => {
+      if (document.visibilityState === 'visible') again()
+    }
+    window.addEventListener('online', again)
+    document.addEventListener('visibilitychange', seen)
+    return () => {
+      clearInterval(timer)
+      window.removeEventListener('online', again)
+      document.removeEventListener('visibilitychange', seen)
+    }
+  }, [send])
+
+  const tell = useCallback(
+    (told: Told): void => {
+      const event = { ...told, id: crypto.randomUUID(), at: new Date().toISOString() } as ToldEvent
+      change((before) => ({ ...before, unsent: [...before.unsent, event] }))
+      void send()
+    },
+    [change, send],
+  )
+  const joined = useCallback(
+    ({ key, link }: JoinedAnswer): void => {
+      change((before) => ({ ...before, key, link }))
+      void send()
+    },
+    [change, send],
+  )
+  const leave = useCallback((): void => {
+    now.current = NOTHING
+    writeKept(NOTHING)
+    setKept(NOTHING)
+  }, [])
+  return { kept, connected, trouble, change, tell, joined, leave, send }
+}
+
+function bothOf(stored: readonly ToldEvent[], here: readonly ToldEvent[]): readonly ToldEvent[] {
+  const known = new Set(here.map((one) => one.id))
+  return [...here, ...stored.filter((one) => !known.has(one.id))]
+}
+
+/** Out of what is stored, before it is read again. */
+function forgetSent(ids: readonly string[]): void {
+  const stored = readKept()
+  writeKept({ ...stored, unsent: stored.unsent.filter((one) => !ids.includes(one.id)) })
+}
+
+export type KeptInPage = ReturnType<typeof useKept>
