@@ -28,6 +28,7 @@ export const router = createBrowserRouter([
               { path: 'kit', lazy: async () => ({ Component: (await import('./kit/KitPage.tsx')).KitPage }) },
               { path: 'calendar', lazy: async () => ({ Component: (await import('./calendar/CalendarStage.tsx')).CalendarStage }) },
               { path: 'teach/:lesson?/:leaf?', lazy: async () => ({ Component: (await import('./teach/TeachPage.tsx')).TeachPage }) },
+              { path: 'class', lazy: async () => ({ Component: (await import('./class/ClassStage.tsx')).ClassStage }) },
               { path: 'sheets', lazy: async () => ({ Component: (await import('./sheets/SheetsStage.tsx')).SheetsStage }) },
             ],
           },

@@ -47,10 +47,11 @@ export function practiceIn({ week, unsent }: Kept): LearnerPractice {
 
 /** Acknowledged: no longer on its way, and among what the server has. */
 export function acknowledged(kept: Kept, ids: readonly string[]): Kept {
-  if (!kept.week) return kept
+  const unsent = kept.unsent.filter((one) => !ids.includes(one.id))
+  if (!kept.week) return { ...kept, unsent }
   const { id } = kept.week.learner
   const arrived = kept.unsent.filter((one) => ids.includes(one.id)).map((one): PracticeEvent => ({ ...one, learner: id, by: 'learner' }))
-  return { ...kept, unsent: kept.unsent.filter((one) => !ids.includes(one.id)), week: { ...kept.week, events: [...kept.week.events, ...arrived] } }
+  return { ...kept, unsent, week: { ...kept.week, events: [...kept.week.events, ...arrived] } }
 }
 
 /** Whole minutes from then to now; at least one, and no more than a hand works in a day. */

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 
 const SHORTCUTS: readonly (readonly [string, string])[] = [
-  ['Alt+1 … Alt+7', 'the stages'],
+  ['Alt+1 … Alt+8', 'the stages'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['Ctrl+K', 'find an exercise, a stitch, a stage, a command'],
   ['↑ ↓ in the list of exercises', 'the exercise before, after'],
@@ -26,6 +26,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['Arrow keys on a pin', 'move it by 1 mm, with Shift by 0.1 mm'],
   ['S, A, Delete on a pin', 'smooth or a corner, a place more, a place less'],
   ['↑ ↓, Alt+↑ Alt+↓ on a date', 'the lesson before, after; the date a day earlier, later'],
+  ['Arrows, Enter, Space in the class', 'by cell, its card, can do it'],
   ['Space, Z at the cutting table', 'tick the next kit, take the last tick back'],
   ['↑ ↓ Home End in the stores', 'the thing before, after, first, last'],
   ['← → and Space in the hand', 'step back, step on, play'],

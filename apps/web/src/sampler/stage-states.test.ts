@@ -31,6 +31,7 @@ describe('the stages', () => {
       ['Thread', 'all assigned'],
       ['Calendar', '6 lessons'],
       ['Sheets', 'not printed'],
+      ['Class', 'who needs what'],
     ])
     expect([...all.values()].filter((one) => !one.complete).map((one) => one.id)).toEqual(['sheets'])
   })

@@ -7,7 +7,7 @@ import { counted } from '@lemmata/core/units'
 import type { WorkedInPage } from '../compute/use-worked.ts'
 import { courseNow } from '../order/use-course.ts'
 
-export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'calendar' | 'sheets'
+export type StageId = 'brief' | 'stitches' | 'order' | 'cloth' | 'thread' | 'calendar' | 'sheets' | 'class'
 
 export interface StageState {
   readonly id: StageId
@@ -35,6 +35,8 @@ export function stageStates(sampler: Sampler, worked: WorkedInPage, revision: nu
       wrong: [],
       words: printedNow ? 'printed' : printedRevision === null ? 'not printed' : 'changed since',
     },
+    // Who is in it is looked at where it stands: nothing of people is in a sampler.
+    { id: 'class', name: 'Class', complete: sampler.lessons.length > 0, wrong: [], words: sampler.lessons.length > 0 ? 'who needs what' : 'no lesson yet' },
   ]
 }
 

@@ -1,0 +1,195 @@
+/** The class: who is how far with what, who came, how long they practised, what each does next, and what was asked. */
+import { courseOnDates } from '@lemmata/core/calendar'
+import { lessonNow, practiceOf, whatNext } from '@lemmata/core/practice'
+import { teachingOrder } from '@lemmata/core/sampler'
+import { letterOf } from '@lemmata/core/sheets'
+import { cutText } from '@lemmata/contract'
+import { counted } from '@lemmata/core/units'
+import { Button, Input, Modal, Segmented, Select } from 'antd'
+import dayjs from 'dayjs'
+import { useState } from 'react'
+import { useWorked } from '../compute/use-worked.ts'
+import { courseNow } from '../order/use-course.ts'
+import { useSampler } from '../sampler/use-sampler.ts'
+import { useClass } from '../sheets/use-class.ts'
+import { editClass, useAppSelector } from '../store/index.ts'
+import { newId } from '../store/new-ids.ts'
+import { CameTable } from './CameTable.tsx'
+import { nextForTeacher } from './class-words.ts'
+import { JoinDialog } from './JoinDialog.tsx'
+import { LearnerCard } from './LearnerCard.tsx'
+import { PracticeGrid } from './PracticeGrid.tsx'
+import { useLearning } from './use-learning.ts'
+
+type View = 'practice' | 'came' | 'time'
+
+export function ClassStage() {
+  const sampler = useSampler()
+  const worked = useWorked()
+  const id = useAppSelector((state) => state.sampler.open?.id ?? '')
+  const group = useClass(id)
+  const learning = useLearning(group.open?.id ?? null)
+  const { course } = courseNow(sampler, worked)
+  const [view, setView] = useState<View>('practice')
+  const [held, setHeld] = useState<{ readonly learner: string; readonly exercise: string } | null>(null)
+  const [joining, setJoining] = useState(false)
+  const [naming, setNaming] = useState(false)
+  const calendar = group.open?.document.calendar
+  const dates = calendar ? courseOnDates(sampler, calendar, course).laid : null
+  const today = dayjs().format('YYYY-MM-DD')
+  const lessons = sampler.lessons
+    .filter((one) => one.exercises.length > 0)
+    .map((one, index) => ({ ...one, number: index + 1, on: dates?.lessons.find((dated) => dated.lesson === one.id)?.on[0] ?? null }))
+  const now = lessonNow(lessons, today)
+  const letters = new Map(teachingOrder(sampler).map((one, index) => [one.id as string, letterOf(index)]))
+  const nameOf = (exercise: string): string => sampler.exercises.find((one) => one.id === exercise)?.name ?? exercise
+  const planned = (exercise: string): number => course.find((one) => one.id === exercise)?.homeMinutes ?? 0
+  const names = {
+    exercise: (one: string) => `${letters.get(one) ?? ''} ${nameOf(one)}`,
+    lesson: (one: string) => lessons.find((lesson) => lesson.id === one)?.number ?? 0,
+  }
+  const columns = lessons.flatMap((lesson) =>
+    lesson.exercises.map((one, index) => ({
+      ...{ id: one as string, letter: letters.get(one) ?? '', name: nameOf(one) },
+      ...{ isNow: lesson.id === now, isFirstOfLesson: index === 0 },
+    })),
+  )
+  const events = learning.learning?.events ?? []
+  const learners = (group.open?.document.learners ?? []).map((learner) => {
+    const practice = practiceOf(events, learner.id)
+    const next = whatNext(practice, lessons, today, planned)
+    return {
+      ...{ learner, id: learner.id as string, name: learner.name, isLeft: learner.hand === 'left', practice },
+      ...{ next: nextForTeacher(next, names), needsHelp: next.kind === 'help' },
+    }
+  })
+  const stuck = learners.filter((one) => one.needsHelp)
+  const asked = learners.flatMap(({ name, practice }) => practice.questions.map((one) => ({ ...one, name })))
+  const heldLearner = learners.find((one) => one.id === held?.learner)
+  const isEmpty = lessons.length === 0 || learners.length === 0
+  return (
+    <div className="stage-frame">
+      <h1 className="visually-hidden">Class</h1>
+      <div className="toolbar">
+        <Segmented<View>
+          aria-label="Seen as"
+          value={view}
+          onChange={setView}
+          options={[
+            { value: 'practice', label: 'Practice' },
+            { value: 'came', label: 'Came' },
+            { value: 'time', label: 'Time' },
+          ]}
+        />
+        {group.classes.length > 1 && (
+          <Select
+            aria-label="Class"
+            style={{ minWidth: 160 }}
+            value={group.open?.id ?? null}
+            onChange={group.choose}
+            options={group.classes.map((one) => ({ value: one.id, label: one.name }))}
+          />
+        )}
+        <span className="quiet" role="status">
+          {isEmpty
+            ? ''
+            : stuck.length > 0
+              ? `${counted(stuck.length, 'learner')} stuck: ${cutText(stuck.map((one) => one.name).join(', '), 60)}`
+              : 'Nobody is stuck.'}
+        </span>
+        <span className="toolbar-end">
+          <Button onClick={() => setNaming(true)}>Add learners</Button>
+          <Button type="primary" onClick={() => void group.ensure().then((is) => is && setJoining(true))}>
+            Let learners join
+          </Button>
+        </span>
+      </div>
+      <div className="stores-body">
+        <div className="stage-scroll class-body" role="region" aria-label="The class" tabIndex={-1}>
+          {isEmpty ? (
+            <p className="quiet stage-empty">
+              {lessons.length === 0
+                ? 'No lesson yet: put exercises into lessons under Order, and here stands who is how far with each.'
+                : 'Nobody yet. Add learners by name, or let them join on their own phones with a code.'}
+            </p>
+          ) : view === 'came' ? (
+            <CameTable
+              lessons={lessons.map((one) => ({ ...one, on: one.on === null ? '' : dayjs(one.on).format('D MMM') }))}
+              learners={learners}
+              onCame={(learner, lesson, came) => learning.mark({ kind: 'came', learner, lesson, came })}
+            />
+          ) : (
+            <PracticeGrid
+              {...{ columns, view, planned, held }}
+              rows={learners}
+              onHold={(learner, exercise) => setHeld({ learner, exercise })}
+              onCan={(learner, exercise, can) => learning.mark({ kind: 'can', learner, exercise, can })}
+            />
+          )}
+          {asked.length > 0 && (
+            <section className="class-asked">
+              <h2>Asked</h2>
+              {asked.map((one) => (
+                <p key={one.id}>
+                  <b>{one.name}</b>, {names.exercise(one.exercise)}: {one.asked}
+                </p>
+              ))}
+            </section>
+          )}
+          {!isEmpty && (
+            <p className="why stage-note">
+              Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. Nobody is compared with anybody else.
+            </p>
+          )}
+        </div>
+        {held && heldLearner && group.open && (
+          <LearnerCard
+            key={`${held.learner} ${held.exercise}`}
+            classId={group.open.id}
+            learner={heldLearner.learner}
+            exercise={{
+              ...{ id: held.exercise, name: nameOf(held.exercise), letter: letters.get(held.exercise) ?? '' },
+              pieces: worked.done.find((one) => one.exercise.id === held.exercise)?.pieces.length ?? 1,
+            }}
+            practice={heldLearner.practice}
+            next={heldLearner.next}
+            planned={planned(held.exercise)}
+            learning={learning}
+            onClose={() => setHeld(null)}
+          />
+        )}
+      </div>
+      {joining && group.open && <JoinDialog classId={group.open.id} learning={learning} onClose={() => setJoining(false)} />}
+      {naming && <NamesDialog group={group} onClose={() => setNaming(false)} />}
+    </div>
+  )
+}
+
+/** Names typed or pasted, a line each. */
+function NamesDialog({ group, onClose }: { readonly group: ReturnType<typeof useClass>; readonly onClose: () => void }) {
+  const [text, setText] = useState('')
+  const names = text
+    .split(/[\n,;]/)
+    .map((one) => cutText(one.trim(), 120))
+    .filter((one) => one !== '')
+  const add = async (): Promise<void> => {
+    if (!(await group.ensure())) return
+    const at = group.open?.document.learners.length ?? 0
+    const operations = names.map((name, index) => ({ kind: 'add-learner' as const, learner: { id: newId('l'), name, choices: {} }, at: at + index }))
+    editClass({ kind: 'batch', operations })
+    onClose()
+  }
+  return (
+    <Modal
+      open
+      title="Add learners"
+      okText={names.length > 0 ? `Add ${names.length}` : 'Add'}
+      okButtonProps={{ disabled: names.length === 0 }}
+      onOk={() => void add()}
+      onCancel={onClose}
+    >
+      <p>A name a line. Each can be given a link of her own to this week&apos;s page.</p>
+      <Input.TextArea aria-label="Names" autoFocus rows={8} value={text} onChange={(event) => setText(event.target.value)} />
+    </Modal>
+  )
+}

@@ -1,0 +1,47 @@
+/** The code by which learners join: read aloud, shown as a square, renewed, ended. */
+import { Button, Modal, QRCode } from 'antd'
+import { api } from '../api/client.ts'
+import type { LearningInPage } from './use-learning.ts'
+
+interface Props {
+  readonly classId: string
+  readonly learning: LearningInPage
+  readonly onClose: () => void
+}
+
+export function JoinDialog({ classId, learning: { learning, change }, onClose }: Props) {
+  const code = learning?.code ?? null
+  const address = code === null ? '' : `${location.origin}/learn?code=${code}`
+  return (
+    <Modal open title="Let learners join" footer={null} onCancel={onClose} width={520}>
+      {code === null ? (
+        <>
+          <p>With a code they join on their own phones, with a name and a hand and no mail address. Children are added by you, and get a link each.</p>
+          <Button type="primary" onClick={() => void change(() => api.renewJoinCode(classId))}>
+            Make a code
+          </Button>
+        </>
+      ) : (
+        <div className="join-code">
+          <QRCode value={address} size={168} bordered={false} color="#1F2A37" bgColor="#FFFDF8" aria-label={`The square code of ${address}`} />
+          <div>
+            <p className="quiet">
+              At <b>{`${location.host}/learn`}</b> with the code
+            </p>
+            <p className="join-letters">
+              {code.slice(0, 4)} {code.slice(4)}
+            </p>
+            <p>
+              <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy the address</Button>
+            </p>
+            <p>
+              <Button onClick={() => void change(() => api.renewJoinCode(classId))}>Another code</Button>{' '}
+              <Button onClick={() => void change(() => api.endJoinCode(classId))}>Nobody joins any more</Button>
+            </p>
+            <p className="why">Whoever has joined stays in the class. Another code ends this one at once.</p>
+          </div>
+        </div>
+      )}
+    </Modal>
+  )
+}

@@ -1,0 +1,120 @@
+/** One learner at one exercise: how far she is, what she asked; and what concerns her alone: her link, everything about her, out or away. */
+import type { Learner } from '@lemmata/core/classes'
+import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { Button, Popconfirm } from 'antd'
+import { api } from '../api/client.ts'
+import { downloadText } from '../stitches/download.ts'
+import { STATE_WORDS } from './class-words.ts'
+import type { LearningInPage } from './use-learning.ts'
+
+interface Props {
+  readonly classId: string
+  readonly learner: Learner
+  readonly exercise: { readonly id: string; readonly name: string; readonly letter: string; readonly pieces: number }
+  readonly practice: LearnerPractice
+  readonly next: string
+  readonly planned: number
+  readonly learning: LearningInPage
+  readonly onClose: () => void
+}
+
+export function LearnerCard({ classId, learner, exercise, practice, next, planned, learning, onClose }: Props) {
+  const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
+  const asked = practice.questions.filter((question) => question.exercise === exercise.id)
+  const mark = learning.mark
+  const of = { learner: learner.id, exercise: exercise.id }
+  return (
+    <aside className="card" aria-label={`${learner.name}, ${exercise.name}`}>
+      <div className="card-head">
+        <span className="letter">{exercise.letter}</span>
+        <div className="card-title">
+          <h2 title={learner.name}>{learner.name}</h2>
+          <span>{exercise.name}</span>
+        </div>
+        <Button type="text" aria-label="Close the card" title="Close" onClick={onClose}>
+          ×
+        </Button>
+      </div>
+      <div className="card-part">
+        <p className={one.state === 'stuck' ? 'caution' : undefined}>
+          <b>{STATE_WORDS[one.state]}</b>
+          {one.stuckAt !== null && `, at step ${one.stuckAt}`}
+        </p>
+        <dl className="facts-list">
+          <dt>Practised</dt>
+          <dd>
+            {one.minutes} min{planned > 0 && ` of ${Math.round(planned)} at home`}
+          </dd>
+          {exercise.pieces > 1 && (
+            <>
+              <dt>Pieces</dt>
+              <dd>
+                {one.pieces.length} of {exercise.pieces}
+              </dd>
+            </>
+          )}
+          <dt>Next</dt>
+          <dd>{next}</dd>
+        </dl>
+        {asked.map((question) => (
+          <p key={question.id}>
+            Asked: <q>{question.asked}</q>
+          </p>
+        ))}
+        <p className="class-acts">
+          <Button onClick={() => mark({ kind: 'can', ...of, can: one.state !== 'can' })}>{one.state === 'can' ? 'Not yet after all' : 'She can do it'}</Button>
+          {one.state === 'stuck' && <Button onClick={() => mark({ kind: 'stuck', ...of, stuck: false, step: null })}>Helped</Button>}
+        </p>
+      </div>
+      <Hers {...{ classId, learner, learning }} onGone={onClose} />
+    </aside>
+  )
+}
+
+function Hers({ classId, learner, learning, onGone }: Pick<Props, 'classId' | 'learner' | 'learning'> & { readonly onGone: () => void }) {
+  const { id, name } = learner
+  const link = learning.learning?.links.find((one) => one.learner === id)
+  const address = link && `${location.origin}/learn/${link.link}`
+  return (
+    <div className="card-part">
+      <h3>Her own page</h3>
+      {address ? (
+        <>
+          <p className="class-link">{address}</p>
+          <p className="quiet">{link.isOpened ? 'Opened, with a word of her own.' : 'Not opened yet: she chooses a word then.'}</p>
+          <p className="class-acts">
+            <Button size="small" onClick={() => void navigator.clipboard.writeText(address)}>
+              Copy it
+            </Button>
+            <Popconfirm title="Her devices are then known no more." onConfirm={() => void learning.change(() => api.renewLink(classId, id))}>
+              <Button size="small">Another link</Button>
+            </Popconfirm>
+            <Button size="small" onClick={() => void learning.change(() => api.endLink(classId, id))}>
+              End it
+            </Button>
+          </p>
+        </>
+      ) : (
+        <Button onClick={() => void learning.change(() => api.renewLink(classId, id))}>Make her a link</Button>
+      )}
+      <p className="class-acts">
+        <Button
+          size="small"
+          onClick={() =>
+            void learning.change(async () => downloadText(`${name}.json`, JSON.stringify(await api.everythingOf(classId, id), null, 2), 'application/json'))
+          }
+        >
+          Everything about her
+        </Button>
+        <Popconfirm
+          title={`${name} and all that is kept of her are deleted. This cannot be undone.`}
+          onConfirm={() => void learning.change(() => api.forgetLearner(classId, id)).then(onGone)}
+        >
+          <Button size="small" danger>
+            Delete all of it
+          </Button>
+        </Popconfirm>
+      </p>
+    </div>
+  )
+}
