@@ -1,9 +1,10 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
-import { demoStores, diaryClass, sixThursdays, thursdayClass, weatherDiary } from '@lemmata/contract/demo'
+import { randomUUID } from 'node:crypto'
+import { demoStores, diaryClass, sixThursdays, thursdayClass, thursdayPractice, weatherDiary } from '@lemmata/contract/demo'
 import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
 import { insertClass } from '../classes/index.ts'
-import { SamplerRow, StoresRow, Teacher } from '../database/index.ts'
+import { PracticeRow, SamplerRow, StoresRow, Teacher } from '../database/index.ts'
 import { shelfColumns } from '../samplers/index.ts'
 import { insertStores } from '../stores/index.ts'
 
@@ -18,12 +19,17 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
     await SamplerRow.destroy({ where: { teacherId: teacher.id }, transaction })
     await StoresRow.destroy({ where: { id: teacher.id }, transaction })
     await insertStores({ kind: 'teacher', id: teacher.id }, demoStores(), transaction)
-    for (const [document, people] of [[sixThursdays(today), thursdayClass()] as const, [weatherDiary(), diaryClass()] as const]) {
+    for (const [document, people] of [[sixThursdays(today), thursdayClass(today)] as const, [weatherDiary(), diaryClass()] as const]) {
       const row = await SamplerRow.create(
         { teacherId: teacher.id, ...shelfColumns(document), revision: 1, printedRevision: null, deletedAt: null },
         { transaction },
       )
-      await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)
+      const group = await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)
+      const events = thursdayPractice(document, people, today).map((told) => ({ ...told, id: randomUUID() }))
+      await PracticeRow.bulkCreate(
+        events.map((event) => ({ id: event.id, classId: group.id, learnerId: event.learner, event })),
+        { transaction },
+      )
     }
   })
 }

@@ -3,9 +3,11 @@ import { workSampler } from '@lemmata/core/exercise'
 import { problemsOnCloth } from '@lemmata/core/mend'
 import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/order'
 import { contrast } from '@lemmata/core/materials'
+import { practiceOf, type PracticeEvent, whatNext } from '@lemmata/core/practice'
 import { describe, expect, it } from 'vitest'
 import { problemInWords } from '../problem-words.ts'
-import { diaryClass, sixThursdays, thursdayClass, weatherDiary } from './index.ts'
+import { diaryClass, sixThursdays, thursdayClass, thursdayPractice, weatherDiary } from './index.ts'
+import { markPractice } from '../api/learning.ts'
 import { type At, cutAcross, leaf, outlineOfArcs, smooth, wave } from './paths.ts'
 
 describe.each([
@@ -48,8 +50,27 @@ it('six Thursdays are dated from the day they are loaded: three held, one skippe
   const { startDate, everyDays, skipDates } = sixThursdays('2026-11-26').brief
   expect([startDate, everyDays, skipDates]).toEqual(['2026-11-05', 7, ['2026-11-26']])
   expect(sixThursdays('2026-11-25').brief.startDate).toBe('2026-10-29')
-  const { learners } = thursdayClass()
+  const { learners, calendar } = thursdayClass('2026-11-26')
+  expect([calendar?.start, Object.keys(calendar?.off ?? {})]).toEqual(['2026-11-05', ['2026-11-26']])
   expect([learners.length, learners.filter((one) => one.hand === 'left').length]).toEqual([10, 2])
+})
+
+it('their term is half over: three lessons held, two missed, one learner stuck, one ahead, all of it told by the tellable', () => {
+  const sampler = sixThursdays('2026-11-26')
+  const group = thursdayClass('2026-11-26')
+  const told = thursdayPractice(sampler, group, '2026-11-26')
+  const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}` }) as PracticeEvent)
+  for (const one of events) expect(markPractice.safeParse({ events: [one] }).success, JSON.stringify(one)).toBe(true)
+  const lessons = sampler.lessons.map((one, index) => ({
+    ...one,
+    on: ['2026-11-05', '2026-11-12', '2026-11-19', '2026-12-03', '2026-12-10', '2026-12-17'][index] ?? null,
+  }))
+  const next = group.learners.map(({ id }) => whatNext(practiceOf(events, id), lessons, '2026-11-26', () => 20).kind)
+  expect(next.filter((one) => one === 'help')).toHaveLength(1)
+  expect(next.filter((one) => one === 'ahead')).toHaveLength(1)
+  expect(next).toContain('catch-up')
+  const missed = events.filter((one) => one.kind === 'came' && !one.came)
+  expect([missed.length, new Set(events.flatMap((one) => (one.kind === 'came' ? [one.lesson] : []))).size]).toEqual([2, 3])
 })
 
 describe('drawing', () => {

@@ -2,6 +2,7 @@
  * Demo sampler: six Thursdays of weather for beginners, in bands on calico, bold enough to read across a room. Dates are set
  * from the day it is loaded. Learners and places are made up.
  */
+import { beginCalendar } from '@lemmata/core/calendar'
 import type { ClassDocument } from '@lemmata/core/classes'
 import { type Lesson, newSampler, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
 import { writtenClass, writtenSampler } from '../documents/written-short.ts'
@@ -69,9 +70,11 @@ const LEARNERS = ['Aino', 'Bram', 'Cleo', 'Dunja', 'Eskil', 'Fenna', 'Gaia', 'He
 const LEFT_HANDED = ['Dunja', 'Henrik']
 
 /** Ten people, two of them left-handed. */
-export function thursdayClass(): ClassDocument {
-  return writtenClass(
+export function thursdayClass(today: string): ClassDocument {
+  const group = writtenClass(
     'Thursday evenings',
     LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
   )
+  // The dates that the brief has in mind.
+  return { ...group, calendar: beginCalendar(sixThursdays(today), today, 'Europe/Oslo') }
 }

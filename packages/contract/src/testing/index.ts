@@ -1,5 +1,4 @@
 /** Samplers and classes that tests of every part share: small, and known by heart. */
-export { thursdayClass as bandClass } from '../demo/six-thursdays.ts'
 export { bandSampler } from './band-sampler.ts'
 export { dialClass, dialSampler } from './dial-sampler.ts'
 export { anyOperation, editedSampler } from './random-operations.ts'

@@ -89,6 +89,14 @@ describe('what next', () => {
     expect(next([...two, ...can('breeze')], '2027-01-22')).toEqual({ kind: 'finished' })
   })
 
+  it('in a course without dates is its next piece, whatever was begun before its time', () => {
+    const undated = lessons.map((one) => ({ ...one, on: null }))
+    const of = (events: readonly PracticeEvent[]) => whatNext(practiceOf(events, 'ida'), undated, '2027-01-22', () => 20)
+    const early = event({ kind: 'minutes', exercise: 'breeze', minutes: 5 })
+    expect(of([...can('rain'), early])).toEqual({ kind: 'practise', exercise: 'rule', minutes: 0, planned: 20 })
+    expect(of(can('rain', 'rule', 'front', 'breeze'))).toEqual({ kind: 'finished' })
+  })
+
   it('the lesson that is on is the last that was held', () => {
     expect(['2027-01-01', '2027-01-14', '2027-01-27', '2027-03-01'].map((day) => lessonNow(lessons, day))).toEqual(['l1', 'l1', 'l2', 'l3'])
     expect(lessonNow([], '2027-01-01')).toBeNull()

@@ -29,7 +29,10 @@ export function whatNext(practice: LearnerPractice, lessons: readonly CourseLess
   const stuck = all.find((one) => of(one).state === 'stuck')
   if (stuck !== undefined) return { kind: 'help', exercise: stuck, step: of(stuck).stuckAt }
   const isOpen = (exercise: ExerciseId): boolean => of(exercise).state !== 'can'
-  const held = lessons.filter((one) => one.on !== null && one.on <= today)
+  // Without dates nobody is behind or ahead: she goes through it in its order.
+  const isDated = lessons.some((one) => one.on !== null)
+  const undated = lessons.filter((one) => one.exercises.some(isOpen)).slice(0, 1)
+  const held = isDated ? lessons.filter((one) => one.on !== null && one.on <= today) : undated
   const behind = held.slice(0, -1).filter((one) => one.exercises.some(isOpen))
   const first = behind[0]?.exercises.find(isOpen)
   if (first !== undefined) return { kind: 'catch-up', lessons: behind.map((one) => one.id), exercise: first }

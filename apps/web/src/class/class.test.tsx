@@ -1,0 +1,157 @@
+// @vitest-environment jsdom
+/** The class as its teacher sees it: by cell and by key, what is marked, who joins, and what is refused. */
+import type { LearningAnswer, MarkedEvent } from '@lemmata/contract'
+import { bandSampler } from '@lemmata/contract/testing'
+import { type ClassDocument, newClass } from '@lemmata/core/classes'
+import type { PracticeEvent } from '@lemmata/core/practice'
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { serverApi } from '../api/server-api.ts'
+import { classClosed, classOpened } from '../store/class.ts'
+import { store } from '../store/index.ts'
+import { closePage, openPage } from '../testing/page.tsx'
+import { ClassStage } from './ClassStage.tsx'
+
+const sampler = bandSampler('2026-12-03')
+const [first, second] = sampler.lessons
+const [rain = ''] = first?.exercises ?? []
+const [rule = ''] = second?.exercises ?? []
+const learner = (id: string, name: string) => ({ id, name, choices: {} })
+const group: ClassDocument = {
+  ...newClass('Thursdays'),
+  learners: [learner('p1', 'Aino'), { ...learner('p2', 'Bram'), hand: 'left' }],
+  calendar: {
+    ...{ start: '2020-01-02', rhythm: { kind: 'every', days: 7 }, begins: '18:30', zone: 'Europe/Oslo' },
+    off: {},
+    catchUp: [],
+    moved: {},
+    twice: [],
+  },
+}
+const event = (id: string, more: object) => ({ id, at: '2020-01-03T18:00:00.000Z', learner: 'p1', by: 'learner', exercise: rain, ...more }) as PracticeEvent
+
+const server = { learning: { code: null, links: [], events: [] } as LearningAnswer, refuses: false, asked: [] as string[] }
+beforeEach(() => {
+  server.learning = { code: null, links: [], events: [event('a', { kind: 'minutes', minutes: 12 }), event('b', { kind: 'stuck', stuck: true, step: 4 })] }
+  server.refuses = false
+  server.asked = []
+  vi.stubGlobal('fetch', (path: string, { method, body }: RequestInit) => {
+    server.asked.push(`${method ?? ''} ${path.replace(/samplers\/[^/]+/, 'samplers/s')}`)
+    const answer = (status: number, said: unknown) => Promise.resolve(new Response(status === 204 ? null : JSON.stringify(said), { status }))
+    if (server.refuses && method !== 'GET') return answer(422, { error: { code: 'x', message: 'The server says no.' } })
+    if (path.endsWith('/classes')) return answer(200, [{ id: 'g', name: 'Thursdays', learners: 2 }])
+    if (path.endsWith('/learning')) return answer(200, server.learning)
+    if (path.endsWith('/practice')) {
+      const { events } = JSON.parse(String(body)) as { events: MarkedEvent[] }
+      server.learning = { ...server.learning, events: [...server.learning.events, ...events.map((one) => ({ ...one, by: 'teacher' }) as PracticeEvent)] }
+      return answer(200, { kept: events.map((one) => one.id) })
+    }
+    if (path.endsWith('/join-code')) {
+      server.learning = { ...server.learning, code: method === 'DELETE' ? null : '24R9V6B8' }
+      return answer(method === 'DELETE' ? 204 : 201, { code: '24R9V6B8' })
+    }
+    if (path.endsWith('/link')) {
+      server.learning = { ...server.learning, links: method === 'DELETE' ? [] : [{ learner: 'p1', link: 'l'.repeat(32), isOpened: false }] }
+      return answer(method === 'DELETE' ? 204 : 201, { link: 'l'.repeat(32) })
+    }
+    return answer(200, { id: 'g', revision: 1, document: group })
+  })
+})
+afterEach(() => {
+  closePage()
+  act(() => void store.dispatch(classClosed()))
+  act(() => void store.dispatch(serverApi.util.resetApiState()))
+  vi.unstubAllGlobals()
+})
+
+const open = async (document: ClassDocument = group) => {
+  const page = openPage(sampler, <ClassStage />)
+  act(() => void store.dispatch(classOpened({ answer: { id: 'g', revision: 1, document }, pending: [] })))
+  await waitFor(() => expect(server.asked).toContain('GET /api/classes/g/learning'))
+  return page
+}
+const nameOf = (id: string): string => sampler.exercises.find((one) => one.id === id)?.name ?? ''
+const cell = (who: string, what: string): HTMLElement => screen.getByRole('button', { name: new RegExp(`^${who}, ${what}:`) })
+
+describe('the grid', () => {
+  it('says of each learner how far she is with each exercise, and what she does next', async () => {
+    await open()
+    await waitFor(() => expect(cell('Aino', nameOf(rain)).getAttribute('aria-label')).toContain('stuck at step 4, 12 minutes'))
+    expect(cell('Bram', nameOf(rain)).getAttribute('aria-label')).toContain('not begun')
+    expect(screen.getByText('1 learner stuck: Aino')).toBeTruthy()
+    expect(screen.getByText(`Help with A ${nameOf(rain)}, step 4`)).toBeTruthy()
+    // All lessons have been held: Bram catches up all but the last.
+    expect(screen.getByText(/^Catch up lessons 1, 2/)).toBeTruthy()
+  })
+
+  it('is one Tab stop; arrows go by cell, Enter opens its card, Space marks that she can do it', async () => {
+    await open()
+    await waitFor(() => screen.getByText('1 learner stuck: Aino'))
+    expect(screen.getAllByRole('gridcell').filter((one) => one.querySelector('button')?.tabIndex === 0)).toHaveLength(1)
+    const at = cell('Aino', nameOf(rain))
+    act(() => at.focus())
+    fireEvent.keyDown(at, { key: 'ArrowRight' })
+    expect(document.activeElement).toBe(cell('Aino', nameOf(rule)))
+    fireEvent.keyDown(document.activeElement ?? at, { key: 'ArrowDown' })
+    expect(document.activeElement).toBe(cell('Bram', nameOf(rule)))
+    fireEvent.keyDown(document.activeElement ?? at, { key: ' ' })
+    await waitFor(() => expect(cell('Bram', nameOf(rule)).getAttribute('aria-label')).toContain('can do it'))
+    expect(server.learning.events.at(-1)).toMatchObject({ kind: 'can', can: true, learner: 'p2', exercise: rule, by: 'teacher' })
+    fireEvent.click(cell('Bram', nameOf(rule)))
+    expect(screen.getByRole('complementary', { name: `Bram, ${nameOf(rule)}` })).toBeTruthy()
+  })
+
+  it('what is not kept is taken back, and said', async () => {
+    const page = await open()
+    await waitFor(() => screen.getByText('1 learner stuck: Aino'))
+    server.refuses = true
+    fireEvent.keyDown(cell('Bram', nameOf(rain)), { key: ' ' })
+    expect(cell('Bram', nameOf(rain)).getAttribute('aria-label')).toContain('can do it')
+    await waitFor(() => expect(page.notice()).toBe('It was not kept: The server says no.'))
+    expect(cell('Bram', nameOf(rain)).getAttribute('aria-label')).toContain('not begun')
+  })
+
+  it('as minutes sums them, and who came is ticked', async () => {
+    await open()
+    await waitFor(() => screen.getByText('1 learner stuck: Aino'))
+    fireEvent.click(screen.getByText('Time'))
+    const row = within(screen.getByRole('grid', { name: 'Minutes practised' })).getAllByRole('row')[1]
+    expect(row?.textContent).toMatch(/12.*12 min/)
+    fireEvent.click(screen.getByText('Came', { selector: '.ant-segmented-item-label' }))
+    fireEvent.click(screen.getByLabelText('Bram came to lesson 2'))
+    await waitFor(() => expect(server.learning.events.at(-1)).toMatchObject({ kind: 'came', learner: 'p2', lesson: second?.id, came: true }))
+  })
+})
+
+describe('a learner', () => {
+  it('who was helped is stuck no more; she is given a link of her own, and it is ended', async () => {
+    await open()
+    await waitFor(() => screen.getByText('1 learner stuck: Aino'))
+    fireEvent.click(cell('Aino', nameOf(rain)))
+    fireEvent.click(screen.getByText('Helped'))
+    await waitFor(() => expect(screen.getByText('Nobody is stuck.')).toBeTruthy())
+    fireEvent.click(screen.getByText('Make her a link'))
+    expect(await screen.findByText(new RegExp(`/learn/${'l'.repeat(32)}$`))).toBeTruthy()
+    expect(screen.getByText('Not opened yet: she chooses a word then.')).toBeTruthy()
+    fireEvent.click(screen.getByText('End it'))
+    expect(await screen.findByText('Make her a link')).toBeTruthy()
+  })
+
+  it('joins by a code, which is shown, renewed and ended', async () => {
+    await open()
+    fireEvent.click(screen.getByText('Let learners join'))
+    fireEvent.click(await screen.findByText('Make a code'))
+    expect(await screen.findByText('24R9 V6B8')).toBeTruthy()
+    fireEvent.click(screen.getByText('Nobody joins any more'))
+    expect(await screen.findByText('Make a code')).toBeTruthy()
+  })
+
+  it('is added by name, several at once', async () => {
+    await open({ ...group, learners: [] })
+    expect(screen.getByText(/^Nobody yet\./)).toBeTruthy()
+    fireEvent.click(screen.getByText('Add learners'))
+    fireEvent.change(screen.getByLabelText('Names'), { target: { value: 'Cleo\n\n Dunja , Eskil' } })
+    fireEvent.click(screen.getByText('Add 3'))
+    await waitFor(() => expect(store.getState().class.open?.document.learners.map((one) => one.name)).toEqual(['Cleo', 'Dunja', 'Eskil']))
+  })
+})

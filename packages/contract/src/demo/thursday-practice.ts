@@ -1,0 +1,56 @@
+/**
+ * Half a term of the Thursday class, as it might be: who came, how long each practised, one ahead, one stuck, one with a question. A class of
+ * simulated learners that ships with the application, so that its pages are seen as they are in use.
+ */
+import { addDays, layLessons } from '@lemmata/core/calendar'
+import type { ClassDocument } from '@lemmata/core/classes'
+import type { PracticeEvent } from '@lemmata/core/practice'
+import type { Sampler } from '@lemmata/core/sampler'
+
+type Told = PracticeEvent extends infer One ? (One extends PracticeEvent ? Omit<One, 'id'> : never) : never
+
+/** By place in the class: who missed which lesson (from 0). */
+const MISSED: Readonly<Record<number, number>> = { 2: 1, 8: 2 }
+const AHEAD = 3
+const STUCK = 6
+const ASKS = 2
+/** So many hours after a lesson's day began it is practised at home: two days later, in the evening. */
+const EVENING = 'T19:10:00.000Z'
+
+/** Without their ids, which whoever keeps them gives. In the order in which they happened. */
+export function thursdayPractice(sampler: Sampler, group: ClassDocument, today: string): readonly Told[] {
+  const { calendar, learners } = group
+  if (!calendar) return []
+  const lessons = sampler.lessons.filter((one) => one.exercises.length > 0)
+  const dated = layLessons(
+    calendar,
+    lessons.map((one) => one.id),
+  ).lessons.flatMap(({ on }, index) => (on[0] !== undefined && on[0] < today ? [{ on: on[0], index }] : []))
+  const told: Told[] = []
+  for (const [place, { id: learner }] of learners.entries()) {
+    const of = { learner, by: 'learner' as const }
+    for (const { on, index } of dated) {
+      const lesson = lessons[index]
+      if (!lesson) continue
+      const came = MISSED[place] !== index
+      told.push({ ...{ learner, by: 'teacher', at: `${on}T18:30:00.000Z` }, kind: 'came', lesson: lesson.id, came })
+      const at = `${addDays(on, 2)}${EVENING}`
+      const isLast = index === dated.length - 1
+      for (const [which, exercise] of lesson.exercises.entries()) {
+        // Who missed it, or has not come so far yet, has not begun its last piece.
+        if (!came && which > 0) continue
+        told.push({ ...of, at, kind: 'minutes', exercise, minutes: 9 + ((place * 7 + index * 5 + which * 3) % 17) })
+        const isStuck = place === STUCK && isLast && which === 0
+        if (isStuck) told.push({ ...of, at, kind: 'stuck', exercise, stuck: true, step: 4 })
+        else if (came && (!isLast || place === AHEAD || place % 3 === 0)) told.push({ ...of, at, kind: 'can', exercise, can: true })
+        if (place === ASKS && isLast && which === 0)
+          told.push({ ...of, at, kind: 'question', exercise, asked: 'Does the thread lie left or right of the needle where the line turns?' })
+      }
+    }
+    const next = lessons[dated.length]?.exercises[0]
+    const last = dated.at(-1)
+    if (place === AHEAD && next !== undefined && last)
+      told.push({ ...of, at: `${addDays(last.on, 3)}${EVENING}`, kind: 'minutes', exercise: next, minutes: 22 })
+  }
+  return told.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+}
