@@ -21,7 +21,7 @@ test('all stages of the demo', async ({ page }) => {
     .getByRole('link', { name: /Six Thursdays/ })
     .first()
     .click()
-  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets']) {
+  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Calendar', 'Sheets', 'Class']) {
     await stage(page, name)
     await expect(page.locator('.stage[aria-current="page"]')).toContainText(name)
     await expect(page.locator('.spine-row, .panel').first()).toBeVisible()
@@ -36,7 +36,7 @@ test('nothing scrolls sideways and the page itself never scrolls at 1280 x 660',
     .getByRole('link', { name: /Six Thursdays/ })
     .first()
     .click()
-  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets']) {
+  for (const name of ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Calendar', 'Sheets', 'Class']) {
     await stage(page, name)
     await expect(page.locator('.stage[aria-current="page"]')).toContainText(name)
     const over = await page.evaluate(() => ({ x: document.documentElement.scrollWidth - innerWidth, y: document.documentElement.scrollHeight - innerHeight }))

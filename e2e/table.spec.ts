@@ -4,7 +4,7 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { expect, type Page, test } from '@playwright/test'
 import { address, makeTeacher, newSampler, nothingSerious, row, saved, signIn, stage } from './pages.ts'
 
-const STAGES = ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets'] as const
+const STAGES = ['Brief', 'Stitches', 'Order', 'Cloth', 'Thread', 'Sheets', 'Class'] as const
 const diary = dialSampler()
 
 async function open(page: Page, document: Pick<Sampler, 'name' | 'exercises'>): Promise<void> {

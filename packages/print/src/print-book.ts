@@ -98,10 +98,13 @@ function* bookSteps(order: BookPrint): Generator<number, Result<Book>> {
 
 function* learnersBook(order: BookOrder): Generator<number, Book> {
   const steps = bookInSteps(order)
+  // It is set more than once, until its pages are known: what is told of it does not go back.
+  let most = 0
   for (;;) {
     const step = steps.next()
     if (step.done) return step.value
-    yield within(LAYING, step.value.share)
+    most = Math.max(most, step.value.share)
+    yield within(LAYING, most)
   }
 }
 

@@ -50,7 +50,7 @@ export function ClassStage() {
   }
   const columns = lessons.flatMap((lesson) =>
     lesson.exercises.map((one, index) => ({
-      ...{ id: one as string, letter: letters.get(one) ?? '', name: nameOf(one) },
+      ...{ id: one, letter: letters.get(one) ?? '', name: nameOf(one) },
       ...{ isNow: lesson.id === now, isFirstOfLesson: index === 0 },
     })),
   )
@@ -59,7 +59,7 @@ export function ClassStage() {
     const practice = practiceOf(events, learner.id)
     const next = whatNext(practice, lessons, today, planned)
     return {
-      ...{ learner, id: learner.id as string, name: learner.name, isLeft: learner.hand === 'left', practice },
+      ...{ learner, id: learner.id, name: learner.name, isLeft: learner.hand === 'left', practice },
       ...{ next: nextForTeacher(next, names), needsHelp: next.kind === 'help' },
     }
   })

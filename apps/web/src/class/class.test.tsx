@@ -42,8 +42,8 @@ beforeEach(() => {
     if (path.endsWith('/classes')) return answer(200, [{ id: 'g', name: 'Thursdays', learners: 2 }])
     if (path.endsWith('/learning')) return answer(200, server.learning)
     if (path.endsWith('/practice')) {
-      const { events } = JSON.parse(String(body)) as { events: MarkedEvent[] }
-      server.learning = { ...server.learning, events: [...server.learning.events, ...events.map((one) => ({ ...one, by: 'teacher' }) as PracticeEvent)] }
+      const { events } = JSON.parse(body as string) as { events: MarkedEvent[] }
+      server.learning = { ...server.learning, events: [...server.learning.events, ...events.map((one) => ({ ...one, by: 'teacher' as const }))] }
       return answer(200, { kept: events.map((one) => one.id) })
     }
     if (path.endsWith('/join-code')) {

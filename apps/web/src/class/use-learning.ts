@@ -1,6 +1,5 @@
 /** What is told of a class's practice, as the server has it: asked for again while the page is looked at, and marked by its teacher. */
 import type { LearningAnswer, MarkedEvent } from '@lemmata/contract'
-import type { PracticeEvent } from '@lemmata/core/practice'
 import { useCallback, useEffect, useState } from 'react'
 import { api, sentenceOf } from '../api/client.ts'
 import { useAppDispatch } from '../store/index.ts'
@@ -47,7 +46,7 @@ export function useLearning(classId: string | null): LearningInPage {
       if (classId === null) return
       const event = { ...marked, id: crypto.randomUUID(), at: new Date().toISOString() } as MarkedEvent
       waiting.add(event.id)
-      setLearning((before) => before && { ...before, events: [...before.events, { ...event, by: 'teacher' } as PracticeEvent] })
+      setLearning((before) => before && { ...before, events: [...before.events, { ...event, by: 'teacher' as const }] })
       api
         .markPractice(classId, [event])
         .catch((thrown: unknown) => {

@@ -28,7 +28,7 @@ beforeEach(() => {
     if (server.lost) return Promise.reject(new TypeError('lost'))
     const answer = (status: number, said: unknown) => Promise.resolve(new Response(status === 204 ? null : JSON.stringify(said), { status }))
     if (path.endsWith('/join') || path.endsWith('/open'))
-      return (JSON.parse(String(body)) as { word: string }).word === 'wrong word'
+      return (JSON.parse(body as string) as { word: string }).word === 'wrong word'
         ? answer(401, { error: { code: 'learning.wrong-word', message: 'This link and this word do not go together.' } })
         : answer(201, { key: 'k'.repeat(32), link: LINK })
     if (path.includes('/links/')) return answer(200, { className: 'Thursdays', isNew: true })
@@ -36,7 +36,7 @@ beforeEach(() => {
       return answer(401, { error: { code: 'learning.not-known', message: 'This device is not known any more.' } })
     if (path.endsWith('/everything')) return method === 'DELETE' ? answer(204, null) : answer(200, { events: [] })
     if (path.endsWith('/events')) {
-      const { events } = JSON.parse(String(body)) as { events: ToldEvent[] }
+      const { events } = JSON.parse(body as string) as { events: ToldEvent[] }
       if (events.some((one) => one.kind === 'question' && one.asked.includes('too much')))
         return answer(422, { error: { code: 'x', message: 'That is too much.' } })
       for (const one of events) server.events.set(one.id, one)

@@ -3,7 +3,7 @@ import { workSampler } from '@lemmata/core/exercise'
 import { problemsOnCloth } from '@lemmata/core/mend'
 import { brokenRules, courseOf, courseSettings, planOf } from '@lemmata/core/order'
 import { contrast } from '@lemmata/core/materials'
-import { practiceOf, type PracticeEvent, whatNext } from '@lemmata/core/practice'
+import { practiceOf, whatNext } from '@lemmata/core/practice'
 import { describe, expect, it } from 'vitest'
 import { problemInWords } from '../problem-words.ts'
 import { diaryClass, sixThursdays, thursdayClass, thursdayPractice, weatherDiary } from './index.ts'
@@ -59,7 +59,7 @@ it('their term is half over: three lessons held, two missed, one learner stuck, 
   const sampler = sixThursdays('2026-11-26')
   const group = thursdayClass('2026-11-26')
   const told = thursdayPractice(sampler, group, '2026-11-26')
-  const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}` }) as PracticeEvent)
+  const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}` }))
   for (const one of events) expect(markPractice.safeParse({ events: [one] }).success, JSON.stringify(one)).toBe(true)
   const lessons = sampler.lessons.map((one, index) => ({
     ...one,
