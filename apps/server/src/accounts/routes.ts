@@ -1,7 +1,7 @@
 import { changePassword, makeAccount, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
 import { Router } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import { Teacher } from '../database/index.ts'
+import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
 import { principalOf } from '../access/index.ts'
 import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
@@ -16,14 +16,7 @@ export interface AccountSettings {
 
 export function accountRoutes({ mostTries }: AccountSettings): Router {
   const routes = Router()
-  const limit = rateLimit({
-    windowMs: 5 * 60 * 1000,
-    limit: mostTries,
-    skipSuccessfulRequests: true,
-    standardHeaders: true,
-    legacyHeaders: false,
-    message: { error: { code: 'account.too-many-tries', message: 'Too many tries. Wait five minutes and try again.' } },
-  })
+  const limit = limitTries(mostTries, 'account.too-many-tries')
 
   routes.get('/session', async (request, response) => {
     const { teacherId } = request.session

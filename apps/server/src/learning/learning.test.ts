@@ -248,3 +248,12 @@ it('of a class that ended long ago what was told is forgotten, of others not', a
   expect(await forgetEnded('2028-01-01')).toBe(1)
   expect([(await ask(key, 'get', '/learn/week')).status, await PracticeRow.count({ where: { classId } })]).toEqual([401, 0])
 })
+
+/** Last, for it leaves this address without a try. */
+it('a code is not guessed: after so many tries that were not right there are none for a while, and no right one is told apart', async () => {
+  const statuses: number[] = []
+  for (let tries = 0; tries < 25; tries += 1) statuses.push((await ask(null, 'get', '/learn/codes/22222222')).status)
+  expect(new Set(statuses)).toEqual(new Set([404, 429]))
+  expect(statuses.at(-1)).toBe(429)
+  expect((await ask(null, 'get', `/learn/codes/${code}`)).status).toBe(429)
+})

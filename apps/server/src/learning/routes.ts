@@ -1,9 +1,9 @@
 import { joinClass, joinCode, markPractice, openLink as openLinkSchema, tellPractice } from '@lemmata/contract'
 import express, { type Request, Router } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import type { Sequelize } from 'sequelize'
 import { type LearnerPrincipal, principalOf } from '../access/index.ts'
 import { classDocumentOf, findClass } from '../classes/index.ts'
+import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
 import { learnerOf } from './keys.ts'
 import { keepMarked, keepTold } from './practice.ts'
@@ -31,14 +31,7 @@ export interface LearningSettings {
 /** Asked by learners' devices, which have a key and no session: nothing here reads a cookie, so none can be misused. */
 export function learnerRoutes(sequelize: Sequelize, { mostTries }: LearningSettings): Router {
   const routes = Router()
-  const limit = rateLimit({
-    windowMs: 5 * 60 * 1000,
-    limit: mostTries,
-    skipSuccessfulRequests: true,
-    standardHeaders: true,
-    legacyHeaders: false,
-    message: { error: { code: 'learning.too-many-tries', message: 'Too many tries. Wait five minutes and try again.' } },
-  })
+  const limit = limitTries(mostTries, 'learning.too-many-tries')
   routes.use('/learn', express.json({ limit: '256kb' }), (_request, response, next) => {
     response.set('cache-control', 'no-store')
     next()
