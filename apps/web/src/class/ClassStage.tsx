@@ -1,6 +1,6 @@
 /** The class: who is how far with what, who came, how long they practised, what each does next, and what was asked. */
 import { courseOnDates } from '@lemmata/core/calendar'
-import { lessonNow, practiceOf, whatNext } from '@lemmata/core/practice'
+import { learnedFrom, lessonNow, practiceOf, whatNext } from '@lemmata/core/practice'
 import { teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { cutText } from '@lemmata/contract'
@@ -121,6 +121,10 @@ export function ClassStage() {
           ) : (
             <PracticeGrid
               {...{ columns, view, planned, held }}
+              learned={learnedFrom(
+                learners.map((one) => one.practice),
+                planned,
+              )}
               rows={learners}
               onHold={(learner, exercise) => setHeld({ learner, exercise })}
               onCan={(learner, exercise, can) => learning.mark({ kind: 'can', learner, exercise, can })}

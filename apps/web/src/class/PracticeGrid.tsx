@@ -2,7 +2,8 @@
  * Learners by exercises: a cell is four stitches, sewn as far as she is. One Tab stop; arrows go by cell, Enter opens the card of that
  * learner at that exercise, Space marks that she can do it.
  */
-import { type ExercisePractice, type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { type ExercisePractice, type Learned, type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { counted } from '@lemmata/core/units'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { STATE_WORDS } from './class-words.ts'
 
@@ -30,12 +31,14 @@ interface Props {
   readonly view: 'practice' | 'time'
   /** Minutes at home of each exercise. */
   readonly planned: (exercise: string) => number
+  /** What the class took of each, shown under the minutes. */
+  readonly learned: Learned
   readonly held: { readonly learner: string; readonly exercise: string } | null
   readonly onHold: (learner: string, exercise: string) => void
   readonly onCan: (learner: string, exercise: string, can: boolean) => void
 }
 
-export function PracticeGrid({ columns, rows, view, planned, held, onHold, onCan }: Props) {
+export function PracticeGrid({ columns, rows, view, planned, learned, held, onHold, onCan }: Props) {
   const table = useRef<HTMLTableElement>(null)
   const [stop, setStop] = useState<readonly [number, number]>([0, 0])
   const [row, column] = [Math.min(stop[0], rows.length - 1), Math.min(stop[1], columns.length - 1)]
@@ -113,8 +116,47 @@ export function PracticeGrid({ columns, rows, view, planned, held, onHold, onCan
           </tr>
         ))}
       </tbody>
+      {view === 'time' && (
+        <tfoot>
+          <tr>
+            <th scope="row">Reckoned at home</th>
+            {columns.map((one) => (
+              <td key={one.id} className={cellClass(one)}>
+                <small>{inMinutes(planned(one.id))}</small>
+              </td>
+            ))}
+            <td colSpan={2} />
+          </tr>
+          <tr>
+            <th scope="row">This class</th>
+            {columns.map((one) => {
+              const told = learned.exercises.get(one.id)
+              return (
+                <td key={one.id} className={cellClass(one)} title={told && `${counted(told.learners, 'learner')} told of it`}>
+                  <small>{told ? <b>{inMinutes(told.minutes)}</b> : '\u2013'}</small>
+                </td>
+              )
+            })}
+            <td colSpan={2} className="class-next">
+              {paceInWords(learned)}
+            </td>
+          </tr>
+        </tfoot>
+      )}
     </table>
   )
+}
+
+const inMinutes = (minutes: number): string => (minutes < 0.5 ? '\u2013' : `${Math.round(minutes)} min`)
+
+/** Less than this either way is what any class is off by. */
+const AS_RECKONED = 0.05
+
+function paceInWords({ pace, learners }: Learned): string {
+  if (learners === 0) return 'Nothing to learn from yet: it is told by who can do a piece and timed it.'
+  const of = `${counted(learners, 'learner')}, drawn toward what is reckoned where little is told.`
+  if (Math.abs(pace - 1) < AS_RECKONED) return `As long as reckoned. ${of}`
+  return `${Math.round(100 * Math.abs(pace - 1))} % ${pace > 1 ? 'longer' : 'shorter'} than reckoned. ${of}`
 }
 
 const cellClass = ({ isNow, isFirstOfLesson }: GridColumn): string => `class-cell${isNow ? ' now' : ''}${isFirstOfLesson ? ' first' : ''}`

@@ -117,10 +117,27 @@ describe('the grid', () => {
     fireEvent.click(screen.getByText('Time'))
     const row = within(screen.getByRole('grid', { name: 'Minutes practised' })).getAllByRole('row')[1]
     expect(row?.textContent).toMatch(/12.*12 min/)
+    expect(screen.getByText(/^Nothing to learn from yet/)).toBeTruthy()
     fireEvent.click(screen.getByText('Came', { selector: '.ant-segmented-item-label' }))
     fireEvent.click(screen.getByLabelText('Bram came to lesson 2'))
     await waitFor(() => expect(server.learning.events.at(-1)).toMatchObject({ kind: 'came', learner: 'p2', lesson: second?.id, came: true }))
   })
+})
+
+it('what the class took stands under what was reckoned, with how many told of it', async () => {
+  const home = { ...sampler, exercises: sampler.exercises.map((one) => ({ ...one, homePercent: 100 })) }
+  const of = (who: string) => [event(`${who}m`, { kind: 'minutes', minutes: 240, learner: who }), event(`${who}c`, { kind: 'can', can: true, learner: who })]
+  server.learning = { ...server.learning, events: [...of('p1'), ...of('p2')] }
+  openPage(home, <ClassStage />)
+  act(() => void store.dispatch(classOpened({ answer: { id: 'g', revision: 1, document: group }, pending: [] })))
+  fireEvent.click(await screen.findByText('Time'))
+  const said = await screen.findByText(/% longer than reckoned\. 2 learners/)
+  const [reckoned, told] = [...(said.closest('tfoot')?.querySelectorAll('tr') ?? [])].map((row) =>
+    Number.parseInt(row.querySelector('td')?.textContent ?? '', 10),
+  )
+  // Two of five are believed: longer than the table says, and not as long as they said.
+  expect(told).toBeGreaterThan(reckoned ?? 0)
+  expect(told).toBeLessThan(240)
 })
 
 describe('a learner', () => {
