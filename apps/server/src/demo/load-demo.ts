@@ -1,6 +1,9 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
 import { randomUUID } from 'node:crypto'
 import { demoStores, diaryClass, sixThursdays, thursdayClass, thursdayPractice, weatherDiary } from '@lemmata/contract/demo'
+import { workSampler } from '@lemmata/core/exercise'
+import { courseOf } from '@lemmata/core/order'
+import type { Sampler } from '@lemmata/core/sampler'
 import type { Sequelize } from 'sequelize'
 import { hashPassword } from '../accounts/index.ts'
 import { insertClass } from '../classes/index.ts'
@@ -25,11 +28,16 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
         { transaction },
       )
       const group = await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)
-      const events = thursdayPractice(document, people, today).map((told) => ({ ...told, id: randomUUID() }))
+      const events = thursdayPractice(document, people, today, people.calendar ? homeMinutes(document) : () => 0).map((told) => ({ ...told, id: randomUUID() }))
       await PracticeRow.bulkCreate(
         events.map((event) => ({ id: event.id, classId: group.id, learnerId: event.learner, event })),
         { transaction },
       )
     }
   })
+}
+
+function homeMinutes(sampler: Sampler): (exercise: string) => number {
+  const course = courseOf(workSampler(sampler).done)
+  return (exercise) => course.find((one) => one.id === exercise)?.homeMinutes ?? 0
 }
