@@ -194,6 +194,41 @@ describe('a piece of work', () => {
     expect(await screen.findByText('That is too much.')).toBeTruthy()
   })
 
+  it('what another tab of hers began or told meanwhile is not undone by this one', async () => {
+    known()
+    open()
+    await openPiece(name)
+    const since = new Date(Date.now() - 3 * 60_000).toISOString()
+    const elsewhere: ToldEvent = { id: 'other', at: since, kind: 'minutes', exercise: piece?.id ?? '', minutes: 4 }
+    server.lost = true
+    writeKept({ ...readKept(), timed: { exercise: piece?.id ?? '', since }, unsent: [elsewhere] })
+    fireEvent.click(screen.getByText('I can do this row'))
+    expect(readKept()).toMatchObject({ timed: { since }, unsent: [{ id: 'other' }, { kind: 'can' }] })
+    expect(screen.getByRole('timer').textContent).toBe('3 min')
+    // And what it stopped is seen here.
+    writeKept({ ...readKept(), timed: null })
+    fireEvent(window, new StorageEvent('storage'))
+    expect(screen.queryByRole('timer')).toBeNull()
+  })
+
+  it('on a device that keeps nothing it is told all the same, and she is warned', async () => {
+    known()
+    open()
+    await openPiece(name)
+    const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    server.lost = true
+    fireEvent.click(screen.getByText('I can do this row'))
+    fireEvent.click(screen.getByText('I am stuck here'))
+    fireEvent.click(screen.getByLabelText('Back to this week'))
+    expect(await screen.findByText(/^This device keeps nothing more/)).toBeTruthy()
+    server.lost = false
+    fireEvent(window, new Event('online'))
+    await waitFor(() => expect(server.events.size).toBe(2))
+    full.mockRestore()
+  })
+
   it('is timed over a closing of the page', async () => {
     known()
     const { unmount } = open()

@@ -17,11 +17,13 @@ export function useKept() {
   const [trouble, setTrouble] = useState<string | null>(null)
   const now = useRef(kept)
   const sending = useRef(false)
+  const isStored = useRef(true)
   const change = useCallback((how: (before: Kept) => Kept): void => {
-    // Another tab of hers may have told something meanwhile: what is kept is read before it is written.
-    const next = how({ ...now.current, unsent: bothOf(readKept().unsent, now.current.unsent) })
+    // Another tab of hers may have told or begun something meanwhile: what the device keeps is changed, not what this tab last saw of it.
+    const next = how(isStored.current ? readKept() : now.current)
     now.current = next
-    if (!writeKept(next)) setTrouble('This device keeps nothing more: stay on this page until it says that all is sent.')
+    isStored.current = writeKept(next)
+    if (!isStored.current) setTrouble('This device keeps nothing more: stay on this page until it says that all is sent.')
     setKept(next)
   }, [])
 
@@ -46,7 +48,6 @@ export function useKept() {
         }
         // Answered it is done with: what was not kept is somebody else's, and never will be hers.
         const ids = part.map((one) => one.id)
-        forgetSent(ids)
         change((before) => acknowledged(before, ids))
       }
       const week = await talk.week(key)
@@ -71,11 +72,18 @@ export function useKept() {
     const seen = (): void => {
       if (document.visibilityState === 'visible') again()
     }
+    const elsewhere = (): void => {
+      if (!isStored.current) return
+      now.current = readKept()
+      setKept(now.current)
+    }
     window.addEventListener('online', again)
+    window.addEventListener('storage', elsewhere)
     document.addEventListener('visibilitychange', seen)
     return () => {
       clearInterval(timer)
       window.removeEventListener('online', again)
+      window.removeEventListener('storage', elsewhere)
       document.removeEventListener('visibilitychange', seen)
     }
   }, [send])
@@ -101,17 +109,6 @@ export function useKept() {
     setKept(NOTHING)
   }, [])
   return { kept, connected, trouble, change, tell, joined, leave, send }
-}
-
-function bothOf(stored: readonly ToldEvent[], here: readonly ToldEvent[]): readonly ToldEvent[] {
-  const known = new Set(here.map((one) => one.id))
-  return [...here, ...stored.filter((one) => !known.has(one.id))]
-}
-
-/** Out of what is stored, before it is read again. */
-function forgetSent(ids: readonly string[]): void {
-  const stored = readKept()
-  writeKept({ ...stored, unsent: stored.unsent.filter((one) => !ids.includes(one.id)) })
 }
 
 export type KeptInPage = ReturnType<typeof useKept>
