@@ -13,7 +13,8 @@ export interface TestServer {
   readonly stop: () => Promise<void>
 }
 
-export async function makeServer(name: string): Promise<TestServer> {
+/** `page`: folder of a built page, where one is asked for. */
+export async function makeServer(name: string, page?: string): Promise<TestServer> {
   const { host, port, database, user, password } = inject('database')
   const own = `${database}_${name}`
   const admin = new Sequelize('', user, password, { host, port, dialect: 'mysql', logging: false })
@@ -23,7 +24,7 @@ export async function makeServer(name: string): Promise<TestServer> {
   const sequelize = connectDatabase({ DATABASE_HOST: host, DATABASE_PORT: port, DATABASE_NAME: own, DATABASE_USER: user, DATABASE_PASSWORD: password })
   defineModels(sequelize)
   await migrate(sequelize)
-  const app = makeApp({ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20 })
+  const app = makeApp({ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, ...(page === undefined ? {} : { page }) })
   return {
     app,
     sequelize,

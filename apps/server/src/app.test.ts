@@ -1,0 +1,61 @@
+/** Which page stands at which address, what is said with every file, and what is answered where nothing is. */
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { brotliCompressSync } from 'node:zlib'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { makeServer, type TestServer } from './testing/make-server.ts'
+
+const FILE = 'rain-0000.js'
+let page: string
+let server: TestServer
+beforeAll(async () => {
+  page = mkdtempSync(join(tmpdir(), 'lemmata-page-'))
+  mkdirSync(join(page, 'assets'))
+  writeFileSync(join(page, 'assets', FILE), 'export const rain = 1\n')
+  writeFileSync(join(page, 'assets', `${FILE}.br`), brotliCompressSync('export const rain = 1\n'))
+  writeFileSync(join(page, 'index.html'), '<title>Lemmata</title>')
+  writeFileSync(join(page, 'learn.html'), '<title>Lemmata, this week</title>')
+  server = await makeServer('app', page)
+})
+afterAll(async () => {
+  await server.stop()
+  rmSync(page, { recursive: true, force: true })
+})
+
+describe('pages', () => {
+  it.each([
+    ['/learn', 'Lemmata, this week'],
+    [`/learn/${'a'.repeat(32)}`, 'Lemmata, this week'],
+    ['/learned', 'Lemmata'],
+    ['/samplers/x/class', 'Lemmata'],
+  ])('%s is the page "%s"', async (path, title) => {
+    const { text, headers } = await request(server.app).get(path)
+    expect([text, headers['cache-control']]).toEqual([`<title>${title}</title>`, 'no-cache'])
+  })
+})
+
+describe('files', () => {
+  it('are sent as they were made small, kept for good, and with rules that a worker needs', async () => {
+    const small = await request(server.app).get(`/assets/${FILE}`).set('accept-encoding', 'br')
+    expect(small.headers).toMatchObject({ 'content-encoding': 'br', 'x-content-type-options': 'nosniff', vary: expect.stringContaining('Accept-Encoding') })
+    expect([small.headers['cache-control'], small.headers['content-type']]).toEqual([
+      'public, max-age=31536000, immutable',
+      expect.stringContaining('text/javascript'),
+    ])
+    expect(small.headers['content-security-policy']).toContain("script-src 'self'")
+    const plain = await request(server.app).get(`/assets/${FILE}`).set('accept-encoding', 'identity')
+    expect([plain.headers['content-encoding'], plain.text]).toEqual([undefined, 'export const rain = 1\n'])
+  })
+
+  it.each(['/assets/none.js', '/assets/none.js.br', '/assets/', '/assets/..%2f..%2fpackage.json', '/assets/%00'])(
+    'that are not there are none: %s',
+    async (path) => {
+      const { status } = await request(server.app).get(path)
+      expect([400, 404]).toContain(status)
+    },
+  )
+
+  it('whose address cannot be read are told so', async () => expect((await request(server.app).get('/assets/%E0%A4%A')).status).toBe(400))
+})
