@@ -23,7 +23,7 @@ export function JoinDialog({ classId, learning: { learning, change }, onClose }:
         </>
       ) : (
         <div className="join-code">
-          <QRCode value={address} size={168} bordered={false} color="#1F2A37" bgColor="#FFFDF8" aria-label={`The square code of ${address}`} />
+          <QRCode type="svg" value={address} size={168} bordered={false} color="#1F2A37" bgColor="#FFFDF8" aria-label={`The square code of ${address}`} />
           <div>
             <p className="quiet">
               At <b>{`${location.host}/learn`}</b> with the code
@@ -32,7 +32,8 @@ export function JoinDialog({ classId, learning: { learning, change }, onClose }:
               {code.slice(0, 4)} {code.slice(4)}
             </p>
             <p>
-              <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy the address</Button>
+              <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy the address</Button>{' '}
+              <Button onClick={() => window.print()}>Print it</Button>
             </p>
             <p>
               <Button onClick={() => void change(() => api.renewJoinCode(classId))}>Another code</Button>{' '}
