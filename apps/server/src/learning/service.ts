@@ -135,14 +135,18 @@ async function hers(who: LearnerPrincipal): Promise<{ readonly row: ClassRow; re
   return { row, document, learner }
 }
 
-/** Without what is not taught yet, nor what its teacher noted for herself. */
+/** Without what is not taught yet, nor what its teacher noted and weighed for herself. */
 function seenOf(sampler: Sampler, taught: readonly Lesson[], seen: ReadonlySet<string>): Sampler {
   const shown = new Set(taught.filter((one) => seen.has(one.id)).flatMap((one) => one.exercises as readonly string[]))
   const hidden = sampler.exercises.filter((one) => !shown.has(one.id))
   const operations = hidden.map((one) => ({ id: one.id, operation: { kind: 'remove-exercise' as const, id: one.id } }))
   const { document } = applySamplerOperations(sampler, operations)
-  const exercises = document.exercises.map(({ note: _hers, ...exercise }) => exercise)
-  return { ...document, exercises, lessons: document.lessons.filter((one) => seen.has(one.id)), keptOrders: [] }
+  // Whatever named them would be wrong without them; and should one not be taken out, it is not sent all the same.
+  const exercises = document.exercises
+    .filter((one) => shown.has(one.id))
+    .map(({ note: _note, trials: _trials, setAside: _setAside, pins: _pins, ...exercise }) => exercise)
+  const { purpose: _purpose, wishes: _wishes, hardFor: _hardFor, marking: _marking, ...brief } = document.brief
+  return { ...document, brief, exercises, lessons: document.lessons.filter((one) => seen.has(one.id)), keptOrders: [] }
 }
 
 const dayIn = (zone: string | undefined): string => new Intl.DateTimeFormat('en-CA', { timeZone: zone ?? 'UTC', dateStyle: 'short' }).format(new Date())
