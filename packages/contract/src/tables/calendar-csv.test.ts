@@ -26,10 +26,10 @@ describe('the calendar as a table', () => {
     const [head, ...rows] = readCsv(calendarCsv(courseOnDates(sampler, calendar, course)))
     expect(head?.cells.slice(0, 4)).toEqual(['Date', 'Begins', 'Lesson', 'Title'])
     expect(rows.filter((one) => one.cells.length > 1).map((one) => one.cells)).toEqual([
-      ['2027-01-14', '18:30', '1', "'=SUM(rain)", '', '3', '40', '0', '20', '2027-01-07'],
+      ['2027-01-14', '18:30', '1', "'=SUM(rain)", '', '3', '40', '5', '20', '2027-01-07'],
       ['2027-01-21', '', '', 'no lesson: the hall is let', '', '', '', '', '', ''],
       ['2027-01-28', '18:30', '', 'catching up', '', '', '', '', '', ''],
-      ['2027-02-04', '18:30', '2', 'Wind, "Low"; fog', '', '4', '26', '0', '0', '2027-01-28'],
+      ['2027-02-04', '18:30', '2', 'Wind, "Low"; fog', '', '4', '26', '5', '0', '2027-01-28'],
     ])
   })
 })
