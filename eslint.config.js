@@ -19,6 +19,7 @@ export default tseslint.config(
       '**/*.cjs',
       'eslint.config.js',
       'apps/web/vite.config.ts',
+      'apps/web/public/**',
     ],
   },
   ...tseslint.configs.recommendedTypeChecked,
