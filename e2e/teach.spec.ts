@@ -18,8 +18,9 @@ test('a course is taught through by keys, from its first leaf to its last', asyn
   await openThursdays(page)
   // It begins with the exercise that is held; what its lesson begins with is one leaf before that.
   await page.keyboard.press('t')
-  await page.locator('.teach').press('p')
   const place = page.locator('.teach-bar .teach-place')
+  await expect(place).toHaveText(/, 2 of/)
+  await page.locator('.teach').press('p')
   await expect(place).toHaveText(/^Lesson 1, 1 of/)
   await nothingSerious(page, 'what a lesson begins with')
   const seen: string[] = []
