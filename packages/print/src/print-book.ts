@@ -1,5 +1,5 @@
 /** A sampler, with its class's dates, to the PDF of its books, cards and slips, or to a page of the web. */
-import { error, failure, type Problem, type Result, success } from '@lemmata/core/base'
+import { atOnce, error, failure, type Problem, type Result, success } from '@lemmata/core/base'
 import { type Book, type BookForm, type BookInk, bookInSteps, type BookOrder } from '@lemmata/core/book'
 import { courseOnDates } from '@lemmata/core/calendar'
 import { makeCards } from '@lemmata/core/cards'
@@ -12,7 +12,7 @@ import type { Sampler } from '@lemmata/core/sampler'
 import { makeSlip } from '@lemmata/core/slip'
 import { makeTeacherBook } from '@lemmata/core/teacher-book'
 import { bookletSides, drawBookletSide, PAPERS, type PageSize, type PatternSize } from '@lemmata/core/sheets'
-import { atOnce, inPart, LAYING, type Watch, watched, within, WORKING, WRITING } from './watch.ts'
+import { inPart, LAYING, type Watch, watched, within, WORKING, WRITING } from './watch.ts'
 import { makeMeasure, writePdf } from './write-pdf.ts'
 
 /** The learner's book, the teacher's, cards to cut out, or what changed since an earlier print. */

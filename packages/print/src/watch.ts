@@ -28,10 +28,3 @@ export async function watched<T>(steps: Generator<number, T>, watch?: Watch): Pr
     await watch?.(step.value)
   }
 }
-
-export function atOnce<T>(steps: Generator<number, T>): T {
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}

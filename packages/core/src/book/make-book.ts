@@ -3,6 +3,7 @@
  * In the order in which a learner needs it: take care, how to begin, how to read, what is in the bag, then lesson by lesson, and the
  * pattern at the end, which is never bound.
  */
+import { atOnce } from '../base/index.ts'
 import type { Drawing, DrawingItem } from '../drawing/index.ts'
 import { taughtLessons } from '../plan/index.ts'
 import { lettersOf, makePattern } from '../sheets/index.ts'
@@ -22,13 +23,7 @@ import { dayInWords } from './words-of.ts'
 /** A book of more pages is set compactly by itself. */
 export const MOST_PAGES = 40
 
-export function makeBook(order: BookOrder): Book {
-  const steps = bookInSteps(order)
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+export const makeBook = (order: BookOrder): Book => atOnce(bookInSteps(order))
 
 /** How far it is: 0 to 1, and the cover, which is there first; how many pages follow it does not know yet. */
 export interface LayingOut {

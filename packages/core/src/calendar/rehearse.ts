@@ -3,7 +3,7 @@
  * A model, to compare courses by, not to foretell anyone: what it assumes is said with it. The same seed gives the same classes, and the
  * same learners miss the same lessons and more when more are missed, so that two courses are compared by their difference alone.
  */
-import type { LessonId } from '../base/index.ts'
+import { atOnce, type LessonId } from '../base/index.ts'
 import type { LessonMinutes } from './lesson-minutes.ts'
 
 export interface RehearsedCourse {
@@ -47,13 +47,7 @@ const BEHIND = 0.5
 const AFTER_A_GAP = 1.15
 
 /** At once. */
-export function rehearse(course: RehearsedCourse, how: SimulatedClass): Rehearsal {
-  const steps = rehearseInSteps(course, how)
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+export const rehearse = (course: RehearsedCourse, how: SimulatedClass): Rehearsal => atOnce(rehearseInSteps(course, how))
 
 /** Class after class; told after each how much of it is through, 0 to 1. */
 export function* rehearseInSteps({ lessons, homeRoom, weeks }: RehearsedCourse, how: SimulatedClass): Generator<number, Rehearsal> {

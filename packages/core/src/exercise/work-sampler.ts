@@ -1,6 +1,6 @@
 /** A whole sampler worked, exercise by exercise, with every problem gathered under its exercise. */
 import { surroundingsOf } from '../assign/index.ts'
-import { about, type Problem, type Result } from '../base/index.ts'
+import { about, atOnce, type Problem, type Result } from '../base/index.ts'
 import { type Exercise, layExercises, type Sampler, teachingOrder } from '../sampler/index.ts'
 import { type WorkedExercise, workExercise } from './work-exercise.ts'
 
@@ -13,13 +13,7 @@ export interface WorkedSampler {
 }
 
 /** Only those of `wanted` where it is given. */
-export function workSampler(sampler: Sampler, wanted?: ReadonlySet<string>): WorkedSampler {
-  const steps = workInSteps(sampler, wanted)
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+export const workSampler = (sampler: Sampler, wanted?: ReadonlySet<string>): WorkedSampler => atOnce(workInSteps(sampler, wanted))
 
 /** Exercise by exercise, for whoever has something else to do meanwhile; told before each how much is through, 0 to 1. */
 export function* workInSteps(sampler: Sampler, wanted?: ReadonlySet<string>): Generator<number, WorkedSampler> {
