@@ -9,7 +9,12 @@ export const notFound: RequestHandler = (_request, _response, next) =>
 
 export function answerErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
-    if (response.headersSent) return next(error)
+    if (response.headersSent) {
+      if (!response.writableEnded) return next(error)
+      // Whoever asked was told already.
+      log.error({ err: error }, 'unexpected')
+      return
+    }
     const problem = asProblem(error)
     if (problem) {
       response.status(problem.status).json(problem.answer())

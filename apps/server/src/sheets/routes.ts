@@ -1,4 +1,4 @@
-import { bookRequest, type PrintBegun, sheetRequest } from '@lemmata/contract'
+import { bookRequest, sheetRequest } from '@lemmata/contract'
 import { type Request, type Response, Router } from 'express'
 import { principalOf } from '../access/index.ts'
 import { classDocumentOf, findClass, findLearner } from '../classes/index.ts'
@@ -6,7 +6,7 @@ import { parseBody } from '../http/parse.ts'
 import { documentOf, fileName, findSampler } from '../samplers/index.ts'
 import { readVersion } from '../versions/index.ts'
 import { type BookJob, print, type PrintJob } from './printer.ts'
-import { beginPrint, printedFile, printState, stopPrint } from './prints.ts'
+import { tellPrint } from './told-print.ts'
 
 export function sheetRoutes(): Router {
   const routes = Router()
@@ -30,33 +30,16 @@ export function sheetRoutes(): Router {
     response.type('text/html; charset=utf-8').set('content-disposition', `attachment; filename="${encodeURIComponent(name)}.html"`)
     response.set('cache-control', 'no-store').send(Buffer.from(page))
   })
-  // The same, made while one is told how far it is, and may stop it.
+  // The same, told how far it is while it is made, and stopped by hanging up.
   for (const [what, of] of [['sheet', sheetOf] as const, ['book', (request: Request) => bookOf(request, false)] as const])
     routes.post(`/samplers/:id/${what}.pdf`, async (request, response) => {
-      const { account, job, name, printed } = await of(request)
-      const id = beginPrint(account, name, async (watch) => {
-        const pdf = await print(job, watch)
-        await printed()
-        return pdf
-      })
-      response.status(202).json({ id } satisfies PrintBegun)
+      const { job, name, printed } = await of(request)
+      await tellPrint(response, name, (watch) => print(job, watch), printed)
     })
-  routes.get('/prints/:id', (request, response) => {
-    response.set('cache-control', 'no-store').json(printState(principalOf(request).id, request.params.id))
-  })
-  routes.get('/prints/:id/file.pdf', (request, response) => {
-    const { pdf, name } = printedFile(principalOf(request).id, request.params.id)
-    send(response, pdf, name)
-  })
-  routes.delete('/prints/:id', (request, response) => {
-    stopPrint(principalOf(request).id, request.params.id)
-    response.status(204).end()
-  })
   return routes
 }
 
 interface Ordered {
-  readonly account: string
   readonly job: Omit<PrintJob, 'id'>
   readonly name: string
   /** Printing changes no document: only the note of which revision is on paper. */
@@ -71,7 +54,7 @@ async function sheetOf(request: Request): Promise<Ordered> {
   const learner = of.class !== undefined && of.learner !== undefined ? await findLearner(who, of.class, of.learner) : undefined
   const job = { document, page, hand, learner, barMm, patternPage, as: { kind: 'sheet', lesson }, made: new Date().toISOString() } as const
   const { revision } = row
-  return { account: who.id, job, name: fileName(document.name), printed: () => row.update({ printedRevision: revision }) }
+  return { job, name: fileName(document.name), printed: () => row.update({ printedRevision: revision }) }
 }
 
 async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
@@ -88,7 +71,7 @@ async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
   }
   const job = { document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() }
   const { revision } = row
-  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
+  return { job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
 }
 
 const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip' } as const

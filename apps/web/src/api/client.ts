@@ -7,8 +7,6 @@ import type {
   LearningAnswer,
   MarkedEvent,
   PictureAnswer,
-  PrintBegun,
-  PrintState,
   SamplerAnswer,
   SamplerSummary,
   SentOperation,
@@ -43,6 +41,12 @@ export class ConnectionLost extends Error {
 let csrf = ''
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await ask(method, path, body)
+  return response.status === 204 ? (undefined as T) : ((await response.json().catch(() => null)) as T)
+}
+
+/** The answer where it is one; what else came of it is thrown. */
+async function ask(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
   // A file goes as it is; everything else as JSON.
   const sent = body === undefined ? null : body instanceof Blob ? { type: body.type, body } : { type: 'application/json', body: JSON.stringify(body) }
   let response: Response
@@ -51,13 +55,13 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
       method,
       headers: { ...(sent ? { 'content-type': sent.type } : {}), ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }) },
       ...(sent ? { body: sent.body } : {}),
+      ...(signal ? { signal } : {}),
     })
   } catch {
     throw new ConnectionLost()
   }
-  if (response.status === 204) return undefined as T
+  if (response.ok) return response
   const answer: unknown = await response.json().catch(() => null)
-  if (response.ok) return answer as T
   const { error } = (answer ?? {}) as Partial<ErrorAnswer>
   // A gateway or a server that is starting says nothing of ours.
   if (!error && response.status >= 500) throw new ConnectionLost()
@@ -110,9 +114,8 @@ export const api = {
   everythingOf: (classId: string, learner: string) => call<unknown>('GET', `/classes/${classId}/learners/${learner}/everything`),
   forgetLearner: (classId: string, learner: string) => call<void>('DELETE', `/classes/${classId}/learners/${learner}/everything`),
   /** `address`: that the same can be had from at once. */
-  beginPrint: (address: string) => call<PrintBegun>('POST', address.replace(/^\/api/, ''), {}),
-  print: (id: string) => call<PrintState>('GET', `/prints/${id}`),
-  stopPrint: (id: string) => call<void>('DELETE', `/prints/${id}`),
+  /** Its answer is read line by line (`readPrint`), and hung up on to stop it. */
+  print: (address: string, signal: AbortSignal) => ask('POST', address.replace(/^\/api/, ''), {}, signal),
   stores: () => call<StoresAnswer>('GET', '/stores'),
   sendStoresOperations: (baseRevision: number, operations: readonly SentOperation<StoresOperation>[]) =>
     call<WrittenAnswer>('POST', '/stores/operations', { baseRevision, operations }),

@@ -29,9 +29,14 @@ export function MakePdf({ address, revision, disabled, onMade }: Props) {
         </>
       )}
       {printing.state === 'made' && (
-        <Button type="primary" href={printing.file} target="_blank" rel="noreferrer" title={inWords(printing.bytes)}>
-          Open the PDF
-        </Button>
+        <>
+          <Button type="primary" href={printing.url} target="_blank" rel="noreferrer" title={inWords(printing.bytes)}>
+            Open the PDF
+          </Button>
+          <Button href={printing.url} download={printing.name} title={printing.name}>
+            Save it
+          </Button>
+        </>
       )}
       {printing.state === 'failed' && <span className="wrong">{printing.sentence}</span>}
       {(printing.state === 'none' || printing.state === 'failed') && (

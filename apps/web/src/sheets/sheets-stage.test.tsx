@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 /** The Sheets stage: which pages there are for whom, and the address that the server makes the PDF from. */
+import type { PrintLine } from '@lemmata/contract'
 import { bandSampler } from '@lemmata/contract/testing'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
@@ -136,58 +137,70 @@ describe('the PDF', () => {
   })
 
   describe('is made while one is told how far it is', () => {
-    const answers = { post: (): unknown => ({ id: 'p1' }), get: (): unknown => ({ state: 'making', share: 0.4 }) }
-    const asked: string[] = []
-    const serve = () =>
-      vi.stubGlobal('fetch', (path: string, { method }: RequestInit) => {
-        asked.push(`${method ?? ''} ${path}`)
-        if (method === 'DELETE') return Promise.resolve(new Response(null, { status: 204 }))
-        const body = path.endsWith('/classes') ? [] : method === 'POST' ? answers.post() : answers.get()
-        const status = typeof body === 'object' && body !== null && 'error' in body ? 422 : 200
-        return Promise.resolve(new Response(JSON.stringify(body), { status }))
-      })
+    /** What the server says next, said by the test; `end` without the file is a connection that was lost. */
+    let server: ReadableStreamDefaultController<Uint8Array>
+    let hungUp: AbortSignal | null | undefined
+    const tell = (line: PrintLine): void => server.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`))
     const opened = vi.fn()
+    const dropped = vi.fn()
     beforeEach(() => {
-      asked.splice(0)
       opened.mockReset()
+      dropped.mockReset()
       vi.stubGlobal('open', opened)
-      serve()
+      Object.assign(URL, { createObjectURL: (file: Blob) => `blob:${file.size}`, revokeObjectURL: dropped })
+      vi.stubGlobal('fetch', (_path: string, { method, signal }: RequestInit) => {
+        if (method !== 'POST') return Promise.resolve(new Response('[]'))
+        hungUp = signal
+        return Promise.resolve(new Response(new ReadableStream({ start: (begun) => void (server = begun) })))
+      })
     })
     afterEach(() => vi.unstubAllGlobals())
     const revision = () => store.getState().sampler.open?.printedRevision
+    const toldShare = (share: string) => waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe(share))
 
     it('and once made it is opened, offered, and noted as printed of this revision', async () => {
       open()
-      answers.get = () => ({ state: 'making', share: 0.4 })
       fireEvent.click(screen.getByText('Make the PDF'))
-      await waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe('40'))
+      await toldShare('0')
+      // Lines come in whatever pieces the way cuts them into.
+      tell({ share: 0.2 })
+      for (const part of ['{"sha', 're":0.4}\n{"bytes":7,"name":"Rain"}\n%PD']) server.enqueue(new TextEncoder().encode(part))
+      await toldShare('40')
       expect(revision()).toBeNull()
-      answers.get = () => ({ state: 'made', bytes: 1_240_000 })
+      server.enqueue(new TextEncoder().encode('F-1.'))
       const link = (await screen.findByText('Open the PDF')).closest('a')
-      expect(link?.title).toBe('1.2 MB')
-      expect([link?.getAttribute('href'), opened.mock.calls[0]?.[0]]).toEqual(['/api/prints/p1/file.pdf', '/api/prints/p1/file.pdf'])
+      expect(link?.title).toBe('1 kB')
+      expect([link?.getAttribute('href'), opened.mock.calls[0]?.[0]]).toEqual(['blob:7', 'blob:7'])
+      expect(screen.getByText('Save it').closest('a')?.download).toBe('Rain.pdf')
       expect(revision()).toBe(1)
-      // Of other paper it is another PDF.
+      // Of other paper it is another PDF, and the first is kept no longer.
       fireEvent.click(screen.getByText('Letter'))
       expect([screen.queryByText('Open the PDF'), screen.queryByText('Make the PDF') !== null]).toEqual([null, true])
+      expect(dropped).toHaveBeenCalledWith('blob:7')
     })
 
-    it('and is stopped there and here', async () => {
+    it('and is stopped by hanging up', async () => {
       open()
-      answers.get = () => ({ state: 'making', share: 0.2 })
       fireEvent.click(screen.getByText('Make the PDF'))
-      await waitFor(() => expect(screen.getByLabelText('The PDF').getAttribute('aria-valuenow')).toBe('20'))
+      await toldShare('0')
+      tell({ share: 0.2 })
+      await toldShare('20')
       fireEvent.click(screen.getByText('Stop'))
-      expect(asked).toContain('DELETE /api/prints/p1')
-      expect([screen.queryByLabelText('The PDF'), revision(), opened.mock.calls.length]).toEqual([null, null, 0])
+      expect([hungUp?.aborted, screen.queryByLabelText('The PDF'), revision(), opened.mock.calls.length]).toEqual([true, null, null, 0])
     })
 
-    it('and what hinders it is said', async () => {
+    it('and what hinders it is said, also a connection that is lost', async () => {
       open()
-      answers.get = () => ({ state: 'failed', error: { code: 'print.too-long', message: 'This sheet took too long to make.' } })
       fireEvent.click(screen.getByText('Make the PDF'))
+      await toldShare('0')
+      tell({ error: { code: 'print.too-long', message: 'This sheet took too long to make.' } })
       expect(await screen.findByText('This sheet took too long to make.')).toBeTruthy()
-      expect(screen.getByText('Make the PDF')).toBeTruthy()
+      fireEvent.click(screen.getByText('Make the PDF'))
+      await toldShare('0')
+      tell({ bytes: 7, name: 'Rain' })
+      server.close()
+      expect(await screen.findByText(/ended before the PDF was whole/)).toBeTruthy()
+      expect(opened).not.toHaveBeenCalled()
     })
   })
 })

@@ -19,12 +19,13 @@ import { BeginLeaf } from './BeginLeaf.tsx'
 import { EndLeaf } from './EndLeaf.tsx'
 import { type Leaf, leavesOf, placeOf } from './leaves.ts'
 import { LookLeaf } from './LookLeaf.tsx'
-import { NotesDialog } from './NotesDialog.tsx'
+import { QuestionDialog } from './QuestionDialog.tsx'
 import { SettingPanel } from './SettingPanel.tsx'
 import { ShowLeaf } from './ShowLeaf.tsx'
 import type { Shown, TakeKey } from './shown.ts'
 import { TeachingTimer } from './TeachingTimer.tsx'
 import { useAwake } from './use-awake.ts'
+import { VoteScreen } from './VoteScreen.tsx'
 
 interface Place {
   readonly lesson: string
@@ -106,6 +107,12 @@ function Teaching({ shown, at, turn, onLeave }: TeachingProps) {
   const [setting, setSetting] = useState(false)
   const [noting, setNoting] = useState<'question' | 'vote' | null>(null)
   const screen = useRef<HTMLDivElement>(null)
+  // A vote is on what is shown; at the beginning and the end of a lesson, on its first exercise.
+  const voted = 'done' in leaf ? leaf.done : lesson.exercises[0]
+  const closeNotes = (): void => {
+    setNoting(null)
+    screen.current?.focus()
+  }
   useAwake()
   useEffect(() => screen.current?.focus(), [])
   const on = (): void => void (take.current('on') || turn(1))
@@ -172,7 +179,10 @@ function Teaching({ shown, at, turn, onLeave }: TeachingProps) {
           Eyes here. Any key that moves on, or a press, and the picture is back.
         </button>
       )}
-      {noting !== null && <NotesDialog kind={noting} lesson={lesson.lesson} group={group} onClose={() => setNoting(null)} />}
+      {noting === 'question' && <QuestionDialog lesson={lesson.lesson} group={group} onClose={closeNotes} />}
+      {noting === 'vote' && voted && (
+        <VoteScreen sampler={sampler} lesson={lesson.lesson} exercises={lesson.exercises} of={voted} group={group} onClose={closeNotes} />
+      )}
     </div>
   )
 }

@@ -11,7 +11,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { ClassInPage } from '../sheets/use-class.ts'
 import { classClosed, classOpened } from '../store/class.ts'
 import { store } from '../store/index.ts'
-import { NotesDialog } from './NotesDialog.tsx'
+import { QuestionDialog } from './QuestionDialog.tsx'
 import { readAloud } from './read-aloud.ts'
 import { TeachingTimer } from './TeachingTimer.tsx'
 import { useAwake } from './use-awake.ts'
@@ -90,7 +90,7 @@ describe('a question', () => {
     render(
       <Provider store={store}>
         <App>
-          <NotesDialog kind="question" lesson={lesson} group={group} onClose={closed} />
+          <QuestionDialog lesson={lesson} group={group} onClose={closed} />
         </App>
       </Provider>,
     )

@@ -1,13 +1,12 @@
 /** One exercise in one, two, three, four and six strands and in the other weights at hand, to scale, with what each comes to. */
-import { surroundingsOf } from '@lemmata/core/assign'
 import type { WorkedExercise } from '@lemmata/core/exercise'
 import { nameNeedle, nameThread, kindOf } from '@lemmata/core/materials'
 import { MAIN_ROLE } from '@lemmata/core/notation'
-import { type Exercise, layExercises, type Material, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
+import { type Exercise, type Material, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
 import { counted, formatLength, formatMinutes, formatThread } from '@lemmata/core/units'
 import { Button, Modal } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
-import { workElsewhere } from '../compute/workers.ts'
+import { useMemo } from 'react'
+import { useWorkedWays } from '../compute/use-worked-ways.ts'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { edit } from '../store/index.ts'
 
@@ -57,30 +56,8 @@ const keyOf = ({ kind, weight, figures }: SamplerThread): string => `${kind} ${w
 
 export function CompareStrandsDialog({ sampler, exercise, now, onClose }: Props) {
   const ways = useMemo(() => waysOfMain(sampler, exercise, now.assigned.main), [sampler, exercise, now])
-  const [worked, setWorked] = useState<readonly (WorkedExercise | null)[] | null>(null)
-  useEffect(() => {
-    let dropped = false
-    const laid = layExercises({ exercises: ways.map((one) => one.exercise), drawing: sampler.drawing })
-    workElsewhere(
-      laid.flatMap((one) => (one.ok ? [one.value] : [])),
-      surroundingsOf(sampler),
-    ).then(
-      (results) => {
-        const rest = [...results]
-        if (!dropped)
-          setWorked(
-            laid.map((one) => {
-              const result = one.ok ? rest.shift() : undefined
-              return result?.ok ? result.value : null
-            }),
-          )
-      },
-      () => !dropped && setWorked(ways.map(() => null)),
-    )
-    return () => {
-      dropped = true
-    }
-  }, [ways, sampler])
+  const exercises = useMemo(() => ways.map((one) => one.exercise), [ways])
+  const worked = useWorkedWays(exercises, sampler)
   const { units } = sampler
   const row = (name: string, value: (one: WorkedExercise) => string) => (
     <tr>

@@ -72,15 +72,12 @@ export const bookRequest = sheetRequest.omit({ lesson: true }).extend({
 })
 export type BookRequest = z.infer<typeof bookRequest>
 
-/** A print that was begun: asked after, stopped and fetched by this. */
-export interface PrintBegun {
-  readonly id: string
-}
-
-export type PrintState =
-  | { readonly state: 'making'; readonly share: number }
-  | { readonly state: 'made'; readonly bytes: number }
-  | { readonly state: 'failed'; readonly error: ErrorAnswer['error'] }
+/** A print's answer is lines of these, each ended by a line feed: how far it is (0 to 1), and last what hindered it, or the file that follows. */
+export type PrintLine =
+  | { readonly share: number }
+  /** So many bytes of PDF follow this line's end, and nothing after them. */
+  | { readonly bytes: number; readonly name: string }
+  | { readonly error: ErrorAnswer['error'] }
 
 export interface TeacherAnswer {
   readonly id: string
