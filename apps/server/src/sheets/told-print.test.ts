@@ -57,7 +57,9 @@ it('is stopped by hanging up, and then is on nobody\u2019s paper', async () => {
   const id = await makeSampler(bandSampler('2026-11-23'))
   await new Promise<void>((resolve) => {
     const asked = post(ada, `/samplers/${id}/book.pdf`, {}).buffer(true)
-    const hangUp: Parser = (response, _done) => void response.once('data', () => asked.abort())
+    const hangUp: Parser = (response, _done) => {
+      response.once('data', () => void asked.abort())
+    }
     asked.parse(hangUp).then(
       () => undefined,
       () => undefined,

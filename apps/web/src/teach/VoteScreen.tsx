@@ -97,14 +97,14 @@ export function VoteScreen({ sampler, lesson, exercises, of, group, onClose }: P
           <Select
             size="large"
             aria-label="Of which exercise"
-            value={done.exercise.id as string}
+            value={done.exercise.id}
             onChange={(id) => {
               const next = exercises.find((one) => one.exercise.id === id)
               if (!next) return
               setExercise(id)
               setCounts(begun(waysToShow(next, sampler)))
             }}
-            options={exercises.map((one) => ({ value: one.exercise.id as string, label: one.exercise.name }))}
+            options={exercises.map((one) => ({ value: one.exercise.id, label: one.exercise.name }))}
           />
         )}
       </div>
