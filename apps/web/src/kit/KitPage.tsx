@@ -19,6 +19,7 @@ import { shoppingCsv } from './kit-csv.ts'
 import { Labels } from './Labels.tsx'
 import { LessonTables } from './LessonTables.tsx'
 import { NeedlesAndTools } from './NeedlesAndTools.tsx'
+import { OwnBags } from './OwnBags.tsx'
 import { PackTable } from './PackTable.tsx'
 import { ThreadToCut } from './ThreadToCut.tsx'
 import { alreadyTaken, bagTicks, clothTick, nameOfTick, partsOfTick, threadTicks } from './ticks.ts'
@@ -104,6 +105,7 @@ function Kits({ id, sampler, kit, stores }: KitsProps) {
         {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}
         {view === 'Pack' && <PackTable sampler={sampler} kit={kit} ticks={ticks} next={next} />}
+        {(view === 'Thread' || view === 'Pack') && <OwnBags sampler={sampler} />}
         {view === 'Lessons' && <LessonTables sampler={sampler} done={done} />}
         {view === 'Labels' && <Labels sampler={sampler} kit={kit} done={done} />}
         {view === 'Buy' && <BuyTable against={against} currency={stores.currency} units={sampler.units} />}

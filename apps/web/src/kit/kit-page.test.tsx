@@ -1,12 +1,14 @@
 // @vitest-environment jsdom
 /** The kit as it is read: without a browser, on the real store. */
 import { bandSampler } from '@lemmata/contract/testing'
+import { newClass } from '@lemmata/core/classes'
 import { workSampler } from '@lemmata/core/exercise'
 import { planKit } from '@lemmata/core/kit'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { emptyStores, type Stores } from '@lemmata/core/stores'
+import { classClosed, classOpened } from '../store/class.ts'
 import { edit, store } from '../store/index.ts'
 import { storesClosed, storesOpened } from '../store/stores.ts'
 import { closePage, openPage, type } from '../testing/page.tsx'
@@ -55,6 +57,21 @@ describe('the kit', () => {
     look('Pack')
     const bags = screen.getAllByRole('button', { name: /^Bag \d$/ }).map((box) => box.closest('li')?.textContent)
     expect(bags).toEqual(['1for a right hand', '2for a right hand', '3for a right hand', '4for a left hand: left-handed sheets', '5to spare'])
+  })
+
+  it('names whose bag differs, with what comes out of it and goes in, and what is cut for it', () => {
+    const [blue] = demo.threads.filter((one) => one.id !== demo.exercises[0]?.materials?.main?.thread && one.kind === 'stranded-cotton')
+    const first = { ...(demo.exercises[0] as Sampler['exercises'][number]), free: ['colour' as const] }
+    const sampler = { ...demo, exercises: [first, ...demo.exercises.slice(1)] }
+    const learners = [{ id: 'p1', name: 'Tove', choices: { [first.id]: { thread: blue?.id ?? '' } } }]
+    openKit(sampler)
+    look('Pack')
+    expect(screen.queryByText('Bags that differ')).toBeNull()
+    act(() => void store.dispatch(classOpened({ answer: { id: 'g', revision: 1, document: { ...newClass('Thursdays'), learners } }, pending: [] })))
+    const row = within(screen.getByRole('region', { name: 'Bags that differ' })).getByRole('row', { name: /^Tove/ })
+    expect(row.textContent).toContain(blue?.colour.name)
+    expect(screen.getByText('Cut for them besides')).toBeTruthy()
+    act(() => void store.dispatch(classClosed()))
   })
 
   it('counts needles out, with the exercises that each is for, and says how dangerous things are handed over', () => {

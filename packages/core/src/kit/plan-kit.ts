@@ -84,7 +84,7 @@ export function colourToCut(kit: KitThread, kits: number): ColourToCut {
   return { thread: kit.thread, kind: kit.kind, kit, lengths, putUps, leftMm }
 }
 
-function needlesFor(done: readonly WorkedExercise[]): readonly NeedleForKit[] {
+export function needlesFor(done: readonly WorkedExercise[]): readonly NeedleForKit[] {
   const found = new Map<string, { needle: Needle; exercises: Set<string> }>()
   for (const { exercise, threads } of done)
     for (const { needle } of threads) {
