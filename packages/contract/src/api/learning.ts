@@ -33,6 +33,7 @@ const told = z.discriminatedUnion('kind', [
   z.object({ ...happened, kind: z.literal('can'), exercise: id, can: z.boolean() }),
   z.object({ ...happened, kind: z.literal('minutes'), exercise: id, minutes: z.number().int().min(1).max(600) }),
   z.object({ ...happened, kind: z.literal('stuck'), exercise: id, stuck: z.boolean(), step }),
+  z.object({ ...happened, kind: z.literal('recall'), exercise: id, motion: z.string().min(1).max(120), right: z.boolean() }),
   z.object({ ...happened, kind: z.literal('question'), exercise: id, asked: z.string().trim().min(1).max(500) }),
 ])
 const seenByTeacher = z.object({ ...happened, kind: z.literal('came'), lesson: id, came: z.boolean() })

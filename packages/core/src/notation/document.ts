@@ -74,6 +74,8 @@ export interface Mistake {
   /** Which list, where the repeat is a cycle. */
   readonly list?: number | undefined
   readonly move: number
+  /** Which move of an `each`. */
+  readonly inner?: number | undefined
   /** Only in these repeats; in all when left out. */
   readonly only?: readonly number[] | undefined
   /** Takes the move away, puts others in its place, or moves its hole aside by `s` and `t`. */

@@ -27,9 +27,14 @@ function changed(pass: Pass, mistake: Mistake): Pass {
   return { ...pass, repeat: lists.map((list, index) => (index === (mistake.list ?? 0) ? edit(list) : list)) }
 }
 
-function wrongMoves(move: Move, { change, only }: Mistake): readonly Move[] {
+function wrongMoves(move: Move, mistake: Mistake): readonly Move[] {
+  const { change, only, inner } = mistake
   const right = only ? [{ ...move, except: [...(move.except ?? []), ...only] }] : []
   const wrong = (one: Move): Move => (only ? { ...one, only } : one)
+  if (inner !== undefined && 'each' in move) {
+    const within = { ...mistake, inner: undefined, only: undefined }
+    return [...right, wrong({ ...move, moves: move.moves.flatMap((one, index) => (index === inner ? wrongMoves(one, within) : [one])) as typeof move.moves })]
+  }
   if ('leaveOut' in change) return right
   if ('instead' in change) return [...right, ...change.instead.map(wrong)]
   if ('aside' in change) {
@@ -52,6 +57,26 @@ interface Met {
 }
 
 /** What goes wrong most with these moves, worst first: at most five. */
+/** The loop is not caught. */
+export function uncaught(move: Move): Move | null {
+  if (!('up' in move) || (move.round !== 'inside' && move.round !== 'cross')) return null
+  const { round: _round, and: _and, ...rest } = move
+  return rest
+}
+
+/** The thread is kept on the other side. */
+export function keptOtherwise(move: Move): Move | null {
+  if (!('up' in move) || (move.round !== 'left' && move.round !== 'right')) return null
+  return { ...move, round: move.round === 'left' ? 'right' : 'left' }
+}
+
+/** Beside the thread, not through it. */
+export function besideThread(move: Move): Move | null {
+  if (!('up' in move || 'down' in move) || move.split === undefined) return null
+  const { split: _split, ...beside } = move
+  return 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : (beside as Move)
+}
+
 export function usualMistakes(document: StitchDocument): readonly Mistake[] {
   const met: Met[] = document.passes.flatMap((pass, at) =>
     cycleOf(pass).flatMap((moves, list) => moves.map((move, index): Met => ({ move, pass: at, list, index }))),
@@ -61,23 +86,21 @@ export function usualMistakes(document: StitchDocument): readonly Mistake[] {
     if (one && !found.some((mistake) => mistake.name === name))
       found.push({ name, mend, pass: one.pass, block: 'repeat', list: one.list, move: one.index, change, ...(only ? { only } : {}) })
   }
-  const caught = met.find(({ move }) => 'up' in move && (move.round === 'inside' || move.round === 'cross'))
-  if (caught && 'up' in caught.move) {
-    const { round: _round, and: _and, ...uncaught } = caught.move
-    add(caught, 'The loop is not caught', 'Come up inside the loop: the thread lies under the point of the needle.', { instead: [uncaught] })
-    add(caught, 'Drawn too tight', 'Draw the thread up slowly and stop while the loop is still open.', { tight: true }, null)
+  const first = (wrongly: (move: Move) => Move | null): { readonly one: Met; readonly wrong: Move } | undefined => {
+    const one = met.find(({ move }) => wrongly(move) !== null)
+    const wrong = one && wrongly(one.move)
+    return one && wrong ? { one, wrong } : undefined
   }
-  const kept = met.find(({ move }) => 'up' in move && (move.round === 'left' || move.round === 'right'))
-  if (kept && 'up' in kept.move)
-    add(kept, 'The thread on the other side', 'Hold the thread to the same side of the needle for the whole line.', {
-      instead: [{ ...kept.move, round: kept.move.round === 'left' ? 'right' : 'left' }],
-    })
-  const split = met.find(({ move }) => ('up' in move || 'down' in move) && move.split !== undefined)
-  if (split) {
-    const { split: _split, ...beside } = split.move as Extract<Move, { up: unknown }>
-    const point = 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : beside
-    add(split, 'Beside the thread, not through it', 'Aim at the middle of the last stitch; flatten it with a fingernail first.', { instead: [point] })
+  const caught = first(uncaught)
+  if (caught) {
+    add(caught.one, 'The loop is not caught', 'Come up inside the loop: the thread lies under the point of the needle.', { instead: [caught.wrong] })
+    add(caught.one, 'Drawn too tight', 'Draw the thread up slowly and stop while the loop is still open.', { tight: true }, null)
   }
+  const kept = first(keptOtherwise)
+  if (kept) add(kept.one, 'The thread on the other side', 'Hold the thread to the same side of the needle for the whole line.', { instead: [kept.wrong] })
+  const split = first(besideThread)
+  if (split)
+    add(split.one, 'Beside the thread, not through it', 'Aim at the middle of the last stitch; flatten it with a fingernail first.', { instead: [split.wrong] })
   const past = met.find(({ move }) => 'under' in move)
   if (past) add(past, 'One pass left out', 'Count the stitches aloud as the needle goes under each.', { leaveOut: true })
   const wound = met.find(({ move }) => 'wrap' in move || 'cast' in move)

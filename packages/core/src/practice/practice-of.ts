@@ -19,7 +19,8 @@ export function practiceOf(events: readonly PracticeEvent[], learner: LearnerId)
     if (event.learner !== learner) continue
     if (event.kind === 'came') came.set(event.lesson, event.came)
     else if (event.kind === 'question') questions.push({ id: event.id, at: event.at, exercise: event.exercise, asked: event.asked })
-    else exercises.set(event.exercise, after(exercises.get(event.exercise) ?? UNTOUCHED, event))
+    // What she remembers is another matter than what she has worked.
+    else if (event.kind !== 'recall') exercises.set(event.exercise, after(exercises.get(event.exercise) ?? UNTOUCHED, event))
   }
   return { exercises, came, questions }
 }

@@ -22,6 +22,8 @@ export type PracticeEvent = Happened &
     /** At which of its steps, from 1; none where she does not say. */
     | { readonly kind: 'stuck'; readonly exercise: ExerciseId; readonly stuck: boolean; readonly step: number | null }
     | { readonly kind: 'question'; readonly exercise: ExerciseId; readonly asked: string }
+    /** Asked where the needle goes next in one motion of it: whether she knew. */
+    | { readonly kind: 'recall'; readonly exercise: ExerciseId; readonly motion: string; readonly right: boolean }
     | { readonly kind: 'came'; readonly lesson: LessonId; readonly came: boolean }
   )
 

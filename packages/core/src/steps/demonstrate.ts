@@ -6,7 +6,7 @@ import { failure, type Result, success } from '../base/index.ts'
 import { lengthOf, type Point } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import { rolesOf, type MaterialValues, type ParameterValues, type StitchDocument, type ThreadRole } from '../notation/index.ts'
-import { cutUnders, type RoleThreads, type Segment, type StitchWork, type SurfaceMove, type WorkedStitch, workStitch } from '../work/index.ts'
+import { cutUnders, type MoveRef, type RoleThreads, type Segment, type StitchWork, type SurfaceMove, type WorkedStitch, workStitch } from '../work/index.ts'
 import { type Clock, clockOf, isDone } from './as-laid.ts'
 import { chosenOf, type Moment, type Shown } from './choose.ts'
 import { ENGLISH } from './english.ts'
@@ -32,6 +32,15 @@ export interface DemonstrationRequest {
   readonly like?: ReadGuide
 }
 
+/** A hole that a step makes, and which of the worked holes it is. */
+export interface MadeHole {
+  readonly hole: number
+  readonly move: 'up' | 'down'
+  readonly made: MoveRef
+  /** As seen. */
+  readonly at: Point
+}
+
 export interface Step extends Clock {
   /** From 1. */
   readonly number: number
@@ -45,6 +54,12 @@ export interface Step extends Clock {
   /** Numbers of the holes that are made now, and of those that the sentence or the last one names. */
   readonly holes: readonly number[]
   readonly known: readonly number[]
+  /** Holes of what is done, one after another; of a group, none. */
+  readonly makes: readonly MadeHole[]
+  /** What is done on the surface with it: by which move; null where it makes a hole. */
+  readonly surface: MoveRef | null
+  /** What had been made before it, and up to which sequence. */
+  readonly before: Clock & { readonly sequence: number }
   /** Which pass of the document, from 0. */
   readonly pass: number
   readonly thread: ThreadRole
@@ -73,7 +88,7 @@ export interface Demonstration {
   readonly hand: Hand
   readonly turn: Turn
   /** Worked places as they are seen. */
-  readonly seen: (at: Point) => Point
+  readonly seen: <P extends Point>(at: P) => P
   /** From one stitch to the next, mm. */
   readonly advanceMm: number
 }
@@ -154,6 +169,9 @@ function describe({ document, hand, materials, threads }: DemonstrationRequest, 
       at: seen(placeOf(last, worked)),
       holes: [...new Set(holes)],
       known: one.moment === 'group' ? [] : shownBefore.filter((number) => !holes.includes(number)),
+      makes: one.moment === 'group' ? [] : madeHoles(gesture, worked, seen),
+      surface: gesture.happenings[0].surface?.made ?? null,
+      before: { ...clockOf(gesture, true, worked), sequence: sequences.get(gesture)?.before ?? 0 },
       pass: gesture.pass,
       thread: gesture.thread,
       takes: changed ? (taken.has(gesture.thread) ? 'again' : 'first') : null,
@@ -199,6 +217,13 @@ function viewOf(shown: readonly Shown[], index: number): number {
 }
 
 const holesOf = ({ happenings }: Gesture): readonly number[] => happenings.flatMap(({ hole }) => hole ?? [])
+
+function madeHoles(gesture: Gesture, { holes }: WorkedStitch, seen: (at: Point) => Point): readonly MadeHole[] {
+  return holesOf(gesture).map((hole) => {
+    const { x, y, move, made } = holes[hole] as WorkedStitch['holes'][number]
+    return { hole, move, made, at: seen({ x, y }) }
+  })
+}
 
 /** The needle lies in its place and nothing of the thread has been drawn. */
 function isBefore({ moment, gestures: [{ kind }] }: Shown): boolean {
