@@ -19,7 +19,6 @@ export default tseslint.config(
       '**/*.cjs',
       'eslint.config.js',
       'apps/web/vite.config.ts',
-      'apps/web/public/**',
     ],
   },
   ...tseslint.configs.recommendedTypeChecked,

@@ -83,8 +83,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 1400,
     rolldownOptions: {
       // Learners' phones load a page of their own, without what only a teacher needs.
-      input: { index: 'index.html', learn: 'learn.html' },
+      input: { index: 'index.html', learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' },
       output: {
+        // A service worker keeps its address: it is asked for again there, and stands above what it keeps.
+        entryFileNames: ({ name }) => (name === 'learn-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
         advancedChunks: {
           groups: [
             { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },

@@ -1,9 +1,15 @@
 /** A learner's page: where she joins or comes back, her week, and the piece that she works. */
-import { useCallback, useEffect, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react'
 import { ExercisePage } from './ExercisePage.tsx'
 import { JoinPage } from './JoinPage.tsx'
+import { laterPages } from './later-pages.ts'
 import { useKept } from './use-kept.ts'
 import { WeekPage } from './WeekPage.tsx'
+
+// Loaded when it is first gone to, or when the page has nothing else to do.
+const TrainerPage = lazy(() => laterPages.trainer().then((one) => ({ default: one.TrainerPage })))
+/** In the address, where a piece stands otherwise: no piece is called so. */
+const TRAINER = '?'
 
 /** `path`, `query`: of her address: `/learn/link`, `/learn?code=`. */
 export function Learn({ path, query }: { readonly path: string; readonly query: string }) {
@@ -20,7 +26,13 @@ export function Learn({ path, query }: { readonly path: string; readonly query: 
   if (!week) return <main className="learn-week quiet">{trouble ?? 'Your week is on its way …'}</main>
   if (exercise !== null && week.sampler.exercises.some((one) => one.id === exercise))
     return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} />
-  return <WeekPage page={page} week={week} onOpen={setExercise} />
+  if (exercise === TRAINER)
+    return (
+      <Suspense fallback={<main className="learn-week quiet">One moment …</main>}>
+        <TrainerPage {...{ page, week }} onBack={() => setExercise(null)} />
+      </Suspense>
+    )
+  return <WeekPage page={page} week={week} onOpen={setExercise} onTrain={() => setExercise(TRAINER)} />
 }
 
 /** Which piece is open, in the address: the browser's own way back leads to the week. */

@@ -15,9 +15,10 @@ interface Props {
   readonly page: KeptInPage
   readonly week: WeekAnswer
   readonly onOpen: (exercise: string) => void
+  readonly onTrain: () => void
 }
 
-export function WeekPage({ page, week, onOpen }: Props) {
+export function WeekPage({ page, week, onOpen, onTrain }: Props) {
   const { kept, connected, trouble } = page
   const practice = practiceIn(kept)
   const { sampler, lessons, today, learner } = week
@@ -46,6 +47,10 @@ export function WeekPage({ page, week, onOpen }: Props) {
       <p className="learn-next">
         <b>Next:</b> {nextInWords(next, nameOf, (id) => lessons.find((one) => one.id === id)?.title ?? '')}
       </p>
+      <button type="button" className="learn-train" onClick={onTrain}>
+        <span>Where does the needle go next?</span>
+        <span className="quiet">Two minutes, a few motions a day</span>
+      </button>
       {lessons.map((lesson) => {
         const exercises = sampler.lessons.find((one) => one.id === lesson.id)?.exercises ?? []
         const isOpen = open === lesson.id

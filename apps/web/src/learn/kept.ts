@@ -39,11 +39,13 @@ export function writeKept(kept: Kept): boolean {
 }
 
 /** What the server had, and what is on its way there. */
-export function practiceIn({ week, unsent }: Kept): LearnerPractice {
-  if (!week) return practiceOf([], '')
+export function eventsIn({ week, unsent }: Kept): readonly PracticeEvent[] {
+  if (!week) return []
   const { id } = week.learner
-  return practiceOf([...week.events, ...unsent.map((one): PracticeEvent => ({ ...one, learner: id, by: 'learner' }))], id)
+  return [...week.events, ...unsent.map((one): PracticeEvent => ({ ...one, learner: id, by: 'learner' }))]
 }
+
+export const practiceIn = (kept: Kept): LearnerPractice => practiceOf(eventsIn(kept), kept.week?.learner.id ?? '')
 
 /** Acknowledged: no longer on its way, and among what the server has. */
 export function acknowledged(kept: Kept, ids: readonly string[]): Kept {

@@ -1,4 +1,6 @@
 /** The page is kept on the device, so that it opens without a connection. Where a browser keeps nothing, it works while there is one. */
+import { laterPages } from './later-pages.ts'
+
 const KEPT = 'lemmata-learn'
 
 export async function keepForOffline(): Promise<void> {
@@ -14,6 +16,8 @@ export async function keepForOffline(): Promise<void> {
         if (!(await kept.match(file))) await kept.add(file)
       }),
     )
+    // What she has not gone to yet comes now, by way of the worker that keeps it.
+    await Promise.all(Object.values(laterPages).map((load) => load()))
   } catch {
     // Refused, as in a private window: nothing else depends on it.
   }

@@ -19,14 +19,8 @@ export interface StepPicture {
   readonly cloth: string
   /** Height of the hole numbers. */
   readonly numberMm: number
-  /** Seen in the frame of this one, where it is another: the same stitch worked otherwise. */
-  readonly frameOf?: Demonstration
-}
-
-/** Where a picture's places lie on the card it is drawn on. */
-export interface StepFrame {
-  readonly scale: number
-  readonly place: (at: Point) => Point
+  /** This place in the middle, drawn so many times its true size, instead of all of it as near as it fits. */
+  readonly near?: { readonly at: Point; readonly scale: number }
 }
 
 export interface DrawnStep {
@@ -49,20 +43,15 @@ export function drawStepParts(picture: StepPicture): { readonly ground: () => re
   return { ground: () => [clipped([...ground(), ...numbers()])], hand: [clipped(hand)] }
 }
 
-/** Places as seen, on the card. */
-export function stepFrame(picture: Omit<StepPicture, 'look' | 'detail' | 'cloth'>): StepFrame {
-  const { scale, place } = frameOf(picture)
-  return { scale, place }
-}
-
-function frameOf({ demonstration, frameOf: framed = demonstration, step, widthMm, heightMm, numberMm }: Omit<StepPicture, 'look' | 'detail' | 'cloth'>) {
-  const box = viewBox(framed, step.view)
+function frameOf({ demonstration, step, widthMm, heightMm, numberMm, near }: StepPicture) {
+  const place = (middle: Point, scale: number) => (at: Point) => ({ x: (at.x - middle.x) * scale + widthMm / 2, y: (at.y - middle.y) * scale + heightMm / 2 })
+  if (near) return { scale: near.scale, middle: near.at, place: place(near.at, near.scale) }
+  const box = viewBox(demonstration, step.view)
   // Room for a number outside the holes at the edge.
   const room = 0.9 * numberMm
   const scale = Math.min((widthMm - room) / (box.right - box.left), (heightMm - room) / (box.bottom - box.top), 11)
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
-  const place = (at: Point): Point => ({ x: (at.x - middle.x) * scale + widthMm / 2, y: (at.y - middle.y) * scale + heightMm / 2 })
-  return { scale, middle, place }
+  return { scale, middle, place: place(middle, scale) }
 }
 
 function partsOf(picture: StepPicture) {

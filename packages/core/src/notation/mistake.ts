@@ -33,7 +33,7 @@ function wrongMoves(move: Move, mistake: Mistake): readonly Move[] {
   const wrong = (one: Move): Move => (only ? { ...one, only } : one)
   if (inner !== undefined && 'each' in move) {
     const within = { ...mistake, inner: undefined, only: undefined }
-    return [...right, wrong({ ...move, moves: move.moves.flatMap((one, index) => (index === inner ? wrongMoves(one, within) : [one])) as typeof move.moves })]
+    return [...right, wrong({ ...move, moves: move.moves.flatMap((one, index) => (index === inner ? wrongMoves(one, within) : [one])) })]
   }
   if ('leaveOut' in change) return right
   if ('instead' in change) return [...right, ...change.instead.map(wrong)]
@@ -74,7 +74,7 @@ export function keptOtherwise(move: Move): Move | null {
 export function besideThread(move: Move): Move | null {
   if (!('up' in move || 'down' in move) || move.split === undefined) return null
   const { split: _split, ...beside } = move
-  return 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : (beside as Move)
+  return 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : (beside)
 }
 
 export function usualMistakes(document: StitchDocument): readonly Mistake[] {

@@ -3,7 +3,7 @@ import type { Point } from '../geometry/index.ts'
 import { besideThread, keptOtherwise, type Mistake, type Move, uncaught } from '../notation/index.ts'
 import { drawnOut, NOTHING_IN_HAND, type Pose, type Step } from '../steps/index.ts'
 import type { Motion, Quiz, ThreadMatter } from './quiz.ts'
-import { changeOf, wrongHoles } from './wrong-holes.ts'
+import { changeOf, type Shown, wrongHoles } from './wrong-holes.ts'
 
 export interface HoleChoice {
   /** As seen. */
@@ -26,35 +26,60 @@ export interface Question {
   readonly asks: 'up' | 'down' | 'pass'
   /** The cloth just before it. */
   readonly before: Step
+  /** Where the same needle went in before it comes out, or came up before it goes down; or what it passes; as seen. */
+  readonly entry: Point | null
   /** None where it is done on the surface; the right one among them. */
   readonly holes: readonly HoleChoice[]
   /** Asked when the hole is found. */
   readonly thread: { readonly about: ThreadMatter; readonly choices: readonly ThreadChoice[] } | null
 }
 
-/** `apartMm`: places must lie so far from one another. `seed`: in which order they stand, 0 to 1. */
-export function askMotion(quiz: Quiz, motion: Motion, apartMm: number, seed: number): Question {
+/** `seed`: in which order choices stand, 0 to 1. */
+export function askMotion(quiz: Quiz, motion: Motion, shown: Shown, seed: number): Question {
   const { hole } = motion
   const holes: readonly HoleChoice[] = hole
-    ? shuffled([{ at: hole.at, mistake: null }, ...wrongHoles(quiz, motion, apartMm).map(({ at, mistake }) => ({ at, mistake }))], seed)
+    ? shuffled([{ at: hole.at, mistake: null }, ...wrongHoles(quiz, motion, shown).map(({ at, mistake }) => ({ at, mistake }))], seed)
     : []
-  return { motion, asks: hole?.move ?? 'pass', before: beforeIt(quiz, motion), holes, thread: threadOf(motion, seed) }
+  return { motion, asks: hole?.move ?? 'pass', before: beforeIt(quiz, motion), entry: entryOf(motion), holes, thread: threadOf(motion, seed) }
+}
+
+/** Where the eye looks: what is asked, with what was made last beside it. */
+export interface Around {
+  readonly at: Point
+  /** So far apart are the places that matter, mm. */
+  readonly spanMm: number
+}
+
+const MADE_LAST = 3
+
+export function aroundOf({ demonstration, worked }: Quiz, { hole, step }: Motion): Around {
+  const pitchMm = Math.max(worked.fitted.pitchMm, 1)
+  if (!hole) return { at: step.at, spanMm: 2.5 * pitchMm }
+  const last = worked.holes.slice(Math.max(0, hole.hole - MADE_LAST), hole.hole).map((one) => demonstration.seen({ x: one.x, y: one.y }))
+  const far = last.map((one) => Math.hypot(one.x - hole.at.x, one.y - hole.at.y))
+  // What lies far off is another row or the piece before: it would make all of it small.
+  const near = last.filter((_, index) => (far[index] ?? 0) <= FAR_PITCHES * pitchMm + 4)
+  const all = [hole.at, hole.at, ...near]
+  const at = { x: all.reduce((sum, one) => sum + one.x, 0) / all.length, y: all.reduce((sum, one) => sum + one.y, 0) / all.length }
+  return { at, spanMm: Math.max(pitchMm, ...near.map((one) => Math.hypot(one.x - hole.at.x, one.y - hole.at.y))) }
+}
+
+const FAR_PITCHES = 4
+
+/** In at one place and out at the next: the first of them is known; of a thread that is passed, where. */
+function entryOf({ step: { makes, at }, hole }: Motion): Point | null {
+  if (hole === null) return at
+  const [first] = makes
+  return first !== undefined && first.hole !== hole.hole ? first.at : null
 }
 
 function beforeIt({ demonstration, worked, work }: Quiz, { step, hole }: Motion): Step {
-  const [first] = step.makes
-  // In at one place and out at the next: the first of them is known.
-  const isSecond = hole !== null && first !== undefined && first.hole !== hole.hole
-  const entry = isSecond ? numberAt(demonstration.holes, first.at) : null
-  const last = hole === null ? null : worked.holes[hole.hole - 1]
+  const last = worked.holes[(hole?.hole ?? step.before.holesMade) - 1]
   const right = demonstration.hand === 'right' ? 1 : -1
   const up = last?.move === 'up' ? demonstration.seen({ x: last.x, y: last.y }) : null
   const pose: Pose = up ? drawnOut(up, { x: 0.5 * right, y: 0.866 }, right, work.materials.W) : NOTHING_IN_HAND
-  return { ...step, ...step.before, inHand: hole === null ? step.inHand : [], holes: entry === null ? [] : [entry], known: [], pose: { ...pose, pull: null } }
+  return { ...step, ...step.before, inHand: hole === null ? step.inHand : [], holes: [], known: [], pose: { ...pose, pull: null } }
 }
-
-const numberAt = (holes: Quiz['demonstration']['holes'], at: Point): number | null =>
-  holes.find((one) => Math.hypot(one.x - at.x, one.y - at.y) < 1e-6)?.number ?? null
 
 function threadOf({ thread, move, made, step }: Motion, seed: number): Question['thread'] {
   const wrong = (other: Move | null): Mistake | null => (other ? changeOf(made, { instead: [other] }) : null)

@@ -23,12 +23,15 @@ const SEEN_SHARE = 0.12
 /** Turned by less, nobody sees. Radians. */
 const SEEN_SLANT = (9 * Math.PI) / 180
 
+/** Turned by more, it runs the other way. Radians. */
+const BACKWARDS = (150 * Math.PI) / 180
+
 export function consequenceOf({ demonstration, work, worked }: Quiz, { motion, before }: Question, mistake: Mistake): Consequence {
   const shown = showMistake(work, mistake)
   if (!shown) return { seen: null, comesUndone: true, told: [{ code: 'recall.nothing-to-hold', figures: {} }] }
   const last = (motion.hole?.hole ?? before.before.holesMade) + SHOWN_AFTER
   const segments = shown.worked.segments
-    .filter((one) => Math.max(one.from, one.to) <= last)
+    .filter((one) => Math.max(one.from, one.to) <= last && one.made.pass <= motion.made.pass)
     .map((one) => ({ ...one, points: one.points.map(demonstration.seen), parted: one.parted.map(demonstration.seen), asLaid: undefined }))
   const all = { sequence: Number.MAX_SAFE_INTEGER, holesMade: Number.MAX_SAFE_INTEGER, surfaceMovesMade: Number.MAX_SAFE_INTEGER }
   return {
@@ -49,7 +52,8 @@ function toldOf(wrong: WorkedStitch, right: WorkedStitch, hole: number | null, m
     if (long < 0.3 && usual >= 0.3) told.push({ code: 'recall.own-hole', figures: {} })
     else if (long > usual * (1 + SEEN_SHARE)) told.push({ code: 'recall.longer', figures: { long: mm(long), usual: mm(usual) } })
     else if (long < usual * (1 - SEEN_SHARE)) told.push({ code: 'recall.shorter', figures: { long: mm(long), usual: mm(usual) } })
-    if (long >= 0.3 && turned > SEEN_SLANT) told.push({ code: 'recall.slants', figures: { degrees: Math.round((turned * 180) / Math.PI) } })
+    if (long >= 0.3 && turned > BACKWARDS) told.push({ code: 'recall.backwards', figures: {} })
+    else if (long >= 0.3 && turned > SEEN_SLANT) told.push({ code: 'recall.slants', figures: { degrees: Math.round((turned * 180) / Math.PI) } })
   }
   if ('instead' in mistake.change && told.length === 0) told.push({ code: 'recall.other-side', figures: {} })
   return told.length > 0 ? told : [{ code: 'recall.beside', figures: {} }]

@@ -5,12 +5,13 @@ import { askMotion, consequenceOf, type Question, type Quiz, RECALL_WORDS, toldI
 import { quizOfStitch } from './quiz-of-stitch.ts'
 
 const APART_MM = 1.2
+const SHOWN = { apartMm: APART_MM, isSeen: () => true }
 const ALL = LIBRARY.map(({ id }) => [id] as const)
-const questions = (quiz: Quiz): readonly Question[] => quiz.motions.map((one, index) => askMotion(quiz, one, APART_MM, index / 7))
+const questions = (quiz: Quiz): readonly Question[] => quiz.motions.map((one, index) => askMotion(quiz, one, SHOWN, index / 7))
 const asked = (quiz: Quiz, key: string): Question => {
   const motion = quiz.motions.find((one) => one.key.endsWith(` ${key}`))
   if (!motion) throw new Error(`${key} is not among ${quiz.motions.map((one) => one.key).join(', ')}`)
-  return askMotion(quiz, motion, APART_MM, 0.4)
+  return askMotion(quiz, motion, SHOWN, 0.4)
 }
 const toldOf = (quiz: Quiz, question: Question): string[] =>
   question.holes.flatMap(({ mistake }) =>
@@ -48,8 +49,9 @@ describe('every stitch of the library', () => {
     const [right, left] = [quizOfStitch(id), quizOfStitch(id, 'left')]
     expect(left.motions.map((one) => one.key)).toEqual(right.motions.map((one) => one.key))
     // The exact reflection, however the picture is turned: the same distance from place to place.
+    const few = (quiz: Quiz): readonly Question[] => quiz.motions.slice(0, 2).map((one) => askMotion(quiz, one, SHOWN, 0.6))
     const spans = (quiz: Quiz): readonly string[] =>
-      questions(quiz).map(({ holes }) => {
+      few(quiz).map(({ holes }) => {
         const at = holes.find((one) => one.mistake === null)?.at
         return at ? holes.map((one) => Math.hypot(one.at.x - at.x, one.at.y - at.y).toFixed(3)).join(' ') : ''
       })
@@ -84,11 +86,21 @@ describe('what would come of it', () => {
   it('stem stitch: the side of the thread is asked as the picture lies, and is the other one for the left hand', () => {
     const ways = (['right', 'left'] as const).map((hand) => {
       const quiz = quizOfStitch('stem-stitch', hand)
-      return quiz.motions.flatMap((one) => askMotion(quiz, one, APART_MM, 0).thread?.choices.find((choice) => choice.mistake === null)?.way ?? [])
+      return quiz.motions.flatMap((one) => askMotion(quiz, one, SHOWN, 0).thread?.choices.find((choice) => choice.mistake === null)?.way ?? [])
     })
     expect(ways[0]?.length).toBeGreaterThan(0)
     const mirrored = { left: 'right', right: 'left' } as Record<string, string>
     expect(ways[1]).toEqual(ways[0]?.map((one) => mirrored[one] ?? one))
+  })
+
+  it('no place is asked for where the picture ends', () => {
+    const quiz = quizOfStitch('running-stitch')
+    const motion = quiz.motions.find((one) => one.hole !== null)
+    if (!motion?.hole) throw new Error('nothing is asked')
+    const { at } = motion.hole
+    const near = askMotion(quiz, motion, { apartMm: APART_MM, isSeen: (other) => other.x <= at.x + 1e-6 }, 0)
+    expect(near.holes.length).toBeGreaterThan(1)
+    for (const one of near.holes) expect(one.at.x).toBeLessThanOrEqual(at.x + 1e-6)
   })
 
   it('a whip goes under its stitch: over it, it lies loose', () => {

@@ -9,6 +9,8 @@ import { inOrder, type PracticeEvent } from '../practice/index.ts'
 export const INTERVAL_DAYS: readonly number[] = [1, 2, 4, 7, 14, 28]
 
 export interface Remembered {
+  /** Of which it was asked last. */
+  readonly exercise: ExerciseId
   /** Into `INTERVAL_DAYS`. */
   readonly box: number
   /** A day as 2027-01-14, from which on it is asked. */
@@ -24,17 +26,19 @@ export function rememberedOf(events: readonly PracticeEvent[], learner: LearnerI
   for (const event of inOrder(events)) {
     if (event.kind !== 'recall' || event.learner !== learner) continue
     const day = event.at.slice(0, 10)
-    const before = found.get(event.motion)
-    found.set(event.motion, event.right ? remembered(before, day, addDays) : { box: 0, due: addDays(day, INTERVAL_DAYS[0] as number) })
+    const { exercise, motion, right } = event
+    const before = found.get(motion)
+    const box = right ? boxAfter(before, day) : 0
+    // Asked before it was due it proves nothing new, and is asked when it was.
+    if (box === null) continue
+    found.set(motion, { exercise, box, due: addDays(day, INTERVAL_DAYS[box] as number) })
   }
   return found
 }
 
-/** Asked before it was due it proves nothing new, and is asked when it was. */
-function remembered(before: Remembered | undefined, day: string, addDays: AddDays): Remembered {
-  if (before && day < before.due) return before
-  const box = before ? Math.min(before.box + 1, INTERVAL_DAYS.length - 1) : 0
-  return { box, due: addDays(day, INTERVAL_DAYS[box] as number) }
+function boxAfter(before: Remembered | undefined, day: string): number | null {
+  if (!before) return 0
+  return day < before.due ? null : Math.min(before.box + 1, INTERVAL_DAYS.length - 1)
 }
 
 export interface Asked {
@@ -46,17 +50,26 @@ export interface Asked {
 export const MOST_ASKED = 8
 export const MOST_NEW = 4
 
-/** What is asked today: what is about to be forgotten first, the longest due before the others; then what is new, as it is taught. */
-export function askedToday(all: readonly Asked[], known: ReadonlyMap<string, Remembered>, today: string): readonly Asked[] {
-  const due = all.filter(({ motion }) => (known.get(motion)?.due ?? '9') <= today)
-  const fresh = all.filter(({ motion }) => !known.has(motion))
-  const longest = [...due].sort((a, b) => ((known.get(a.motion)?.due ?? '') < (known.get(b.motion)?.due ?? '') ? -1 : 1))
-  const asked = longest.slice(0, MOST_ASKED)
-  return [...asked, ...fresh.slice(0, Math.min(MOST_NEW, MOST_ASKED - asked.length))]
+/**
+ * What is asked today: what is about to be forgotten first, the longest due before the others; then what is new, as it is taught.
+ * `fresh`: what can be asked, in the order of teaching; no more of it is looked at than is needed.
+ */
+export function askedToday(known: ReadonlyMap<string, Remembered>, fresh: Iterable<Asked>, today: string): readonly Asked[] {
+  const due = [...known].filter(([, one]) => one.due <= today).sort(([, a], [, b]) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0))
+  const asked: Asked[] = due.slice(0, MOST_ASKED).map(([motion, { exercise }]) => ({ exercise, motion }))
+  const room = Math.min(MOST_ASKED, asked.length + MOST_NEW)
+  if (asked.length >= room) return asked
+  const met = new Set(known.keys())
+  for (const one of fresh) {
+    if (met.has(one.motion)) continue
+    met.add(one.motion)
+    asked.push(one)
+    if (asked.length >= room) break
+  }
+  return asked
 }
 
-/** The next day on which one of them comes back; null where none was asked yet. */
-export function nextAsked(all: readonly Asked[], known: ReadonlyMap<string, Remembered>): string | null {
-  const days = all.flatMap(({ motion }) => known.get(motion)?.due ?? []).sort()
-  return days[0] ?? null
+/** The next day on which one comes back; null where none was asked yet. */
+export function nextAsked(known: ReadonlyMap<string, Remembered>): string | null {
+  return [...known.values()].map((one) => one.due).sort()[0] ?? null
 }

@@ -6,19 +6,24 @@ import type { Question, ThreadWay } from './ask.ts'
 import type { ThreadMatter } from './quiz.ts'
 
 interface RecallWords {
-  readonly asks: Readonly<Record<Question['asks'], string>>
+  readonly asks: Readonly<Record<Question['asks'] | 'out', string>>
   readonly thread: Readonly<Record<ThreadMatter, string>>
   readonly ways: Readonly<Record<ThreadWay, string>>
   readonly told: Sentences
 }
 
 const ENGLISH: RecallWords = {
-  asks: { up: 'Where does the needle come up?', down: 'Where does the needle go down?', pass: 'How does the needle pass this thread?' },
+  asks: {
+    up: 'Where does the needle come up?',
+    out: 'It goes in at the dot. Where does it come out?',
+    down: 'Where does the needle go down?',
+    pass: 'How does the needle pass the thread at the dot?',
+  },
   thread: {
     loop: 'And the thread?',
     kept: 'On which side is the thread kept?',
     split: 'And the thread that lies there?',
-    pass: 'How does the needle pass this thread?',
+    pass: 'How does the needle pass the thread at the dot?',
   },
   ways: {
     'under-point': 'Under the point of the needle',
@@ -44,18 +49,24 @@ const ENGLISH: RecallWords = {
     'recall.longer': 'The stitch is {long} long instead of {usual}.',
     'recall.shorter': 'The stitch is {long} long instead of {usual}.',
     'recall.slants': 'It lies turned by {degrees}°.',
+    'recall.backwards': 'It runs the other way.',
     'recall.other-side': 'The thread lies on the other side: from here on the line looks different.',
     'recall.beside': 'It holds, but lies beside its place, and is seen.',
   },
 }
 
 const GERMAN: RecallWords = {
-  asks: { up: 'Wo kommt die Nadel heraus?', down: 'Wo geht die Nadel hinein?', pass: 'Wie geht die Nadel an diesem Faden vorbei?' },
+  asks: {
+    up: 'Wo kommt die Nadel heraus?',
+    out: 'Am Punkt geht sie hinein. Wo kommt sie heraus?',
+    down: 'Wo geht die Nadel hinein?',
+    pass: 'Wie geht die Nadel am Punkt am Faden vorbei?',
+  },
   thread: {
     loop: 'Und der Faden?',
     kept: 'Auf welcher Seite liegt der Faden?',
     split: 'Und der Faden, der dort liegt?',
-    pass: 'Wie geht die Nadel an diesem Faden vorbei?',
+    pass: 'Wie geht die Nadel am Punkt am Faden vorbei?',
   },
   ways: {
     'under-point': 'Unter der Nadelspitze',
@@ -81,6 +92,7 @@ const GERMAN: RecallWords = {
     'recall.longer': 'Der Stich ist {long} lang statt {usual}.',
     'recall.shorter': 'Der Stich ist {long} lang statt {usual}.',
     'recall.slants': 'Er liegt um {degrees}° verdreht.',
+    'recall.backwards': 'Er läuft in die Gegenrichtung.',
     'recall.other-side': 'Der Faden liegt auf der anderen Seite: Von hier an sieht die Linie anders aus.',
     'recall.beside': 'Es hält, liegt aber neben seinem Platz, und man sieht es.',
   },

@@ -4,6 +4,12 @@ import { applyMistake, type Mistake } from '../notation/index.ts'
 import { workStitch } from '../work/index.ts'
 import { type Motion, type Quiz, seenAt } from './quiz.ts'
 
+/** How it is shown: places so far from one another that a finger tells them apart, and none where the picture ends. */
+export interface Shown {
+  readonly apartMm: number
+  readonly isSeen: (at: Point) => boolean
+}
+
 export interface WrongHole {
   /** As seen. */
   readonly at: Point
@@ -13,14 +19,15 @@ export interface WrongHole {
 /** In the coordinates of the move: so far on, so far to the left. mm */
 type Aside = readonly [number, number]
 
+/** Nearer than this, two holes are one. */
+const MET_MM = 0.6
+/** So many times as far, where a place is taken. */
+const TRIED = [1, 1.4, 1.8]
 /** Never more of them than these. */
 const MOST = 3
 
-/**
- * `apartMm`: nearer to one another than this, two places could not be told apart by a finger. The worst mistakes first; fewer than three
- * where moves leave no more.
- */
-export function wrongHoles(quiz: Quiz, motion: Motion, apartMm: number): readonly WrongHole[] {
+/** The worst mistakes first; fewer than three where moves or the picture leave no more. */
+export function wrongHoles(quiz: Quiz, motion: Motion, { apartMm, isSeen }: Shown): readonly WrongHole[] {
   const { hole, made } = motion
   if (!hole || made.block === 'afterCorner') return []
   const { worked, work } = quiz
@@ -29,14 +36,27 @@ export function wrongHoles(quiz: Quiz, motion: Motion, apartMm: number): readonl
   const place = (aside: Aside): Point | null => holeOf(quiz, motion, mistakeOf(motion, aside))
   const [on, across] = [place([onMm, 0]), place([0, acrossMm])]
   const found: WrongHole[] = []
-  const add = (aside: Aside | null): void => {
-    if (!aside || found.length >= MOST) return
+  const add = (aside: Aside | null): boolean => {
+    if (!aside || found.length >= MOST) return false
     const mistake = mistakeOf(motion, aside)
     const worked = holeOf(quiz, motion, mistake)
-    if (!worked) return
+    if (!worked) return false
     const at = seenAt(quiz, worked)
     const taken = [seenAt(quiz, right), ...found.map((one) => one.at)]
-    if (taken.every((other) => distance(other, at) >= apartMm)) found.push({ at, mistake })
+    const isApart = isSeen(at) && taken.every((other) => distance(other, at) >= apartMm)
+    if (isApart) found.push({ at, mistake })
+    return isApart
+  }
+  // A stitch too long that happens to end where the next begins would come undone for a reason of its own.
+  const isFree = ([s, t]: Aside): boolean => {
+    const at = holeOf(quiz, motion, mistakeOf(motion, [s, t]))
+    return at !== null && worked.holes.every((one) => distance(one, at) > MET_MM)
+  }
+  const addFree = ([s, t]: Aside): void => {
+    for (const times of TRIED) {
+      const aside: Aside = [s * times, t * times]
+      if (isFree(aside) && add(aside)) return
+    }
   }
   const basis = on && across ? basisOf(right, [on, onMm], [across, acrossMm]) : null
   // Back into the hole it came from is what beginners do most; then the other side; then a stitch too long and too short.
@@ -44,10 +64,10 @@ export function wrongHoles(quiz: Quiz, motion: Motion, apartMm: number): readonl
     const other = worked.holes[hole.hole - before]
     if (basis && other && found.length < 1) add(basis({ x: other.x - right.x, y: other.y - right.y }))
   }
-  add([0, acrossMm])
-  add([onMm, 0])
-  add([0, -acrossMm])
-  add([-onMm, 0])
+  addFree([0, acrossMm])
+  addFree([onMm, 0])
+  addFree([0, -acrossMm])
+  addFree([-onMm, 0])
   return found
 }
 
