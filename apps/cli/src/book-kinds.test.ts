@@ -19,6 +19,7 @@ const group: ClassDocument = {
   notes: {
     n1: asked(first ?? '', 'Can it be washed in between?', ''),
     n2: asked(second ?? '', 'May the corner stitch be shorter?', 'Yes: the hole must lie on the corner.'),
+    n4: { kind: 'record', lesson: second ?? '', on: '2026-11-12', done: 'Corners took long.', change: 'Show the corner before the line.' },
     n3: {
       kind: 'vote',
       lesson: second ?? '',
@@ -63,6 +64,7 @@ describe('the teacher\u2019s book', () => {
     const [left, right] = [told(book.drawPage((two?.page ?? 0) - 1)), told(book.drawPage(two?.page ?? 0))]
     expect(left).toContain('Can it be washed in between?')
     expect(left).toContain('two hands 7, one 3')
+    expect(left).toContain('You meant to change: Show the corner before the line.')
     expect(right).toContain('Yes: the hole must lie on the corner.')
     expect(right).not.toContain('Can it be washed')
     // The left-handed are known by name, and have boards to look at.

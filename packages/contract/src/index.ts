@@ -73,5 +73,6 @@ export {
   openLink,
   tellPractice,
   type ToldEvent,
+  type SaidToClass,
   type WeekAnswer,
 } from './api/learning.ts'

@@ -162,6 +162,27 @@ describe('what she tells', () => {
   })
 })
 
+it('what her teacher answered for all, and tips, are hers to read; what is kept for the teacher alone is not', async () => {
+  const { key } = await joinAs('Runa')
+  const of = { lesson: first?.id, on: '2026-12-01' }
+  const notes = {
+    shared: { kind: 'question', ...of, exercise, asked: 'Why does it curl?', answer: 'Let the needle hang.', shared: true },
+    kept: { kind: 'question', ...of, asked: 'Who was that?', answer: 'A visitor.' },
+    waiting: { kind: 'question', ...of, asked: 'May it be washed?', answer: '', shared: true },
+    tip: { kind: 'tip', ...of, tip: 'Mark with a fingernail.' },
+    record: { kind: 'record', ...of, done: 'Half of it.', change: 'Begin with the knots.' },
+  }
+  const { revision } = (await ada.agent.get(`/api/classes/${classId}`)).body as { revision: number }
+  const operations = Object.entries(notes).map(([id, note]) => ({ id: randomUUID(), operation: { kind: 'set-note', id, note } }))
+  expect((await post(ada, `/classes/${classId}/operations`, { baseRevision: revision, operations })).body).toMatchObject({ refused: [] })
+  const week = (await ask(key, 'get', '/learn/week')).body as { said: unknown }
+  expect(week.said).toEqual([
+    { id: 'shared', lesson: first?.id, exercise, asked: 'Why does it curl?', said: 'Let the needle hang.' },
+    { id: 'tip', lesson: first?.id, exercise: null, asked: null, said: 'Mark with a fingernail.' },
+  ])
+  for (const word of ['A visitor', 'Half of it', 'Begin with the knots', 'May it be washed']) expect(JSON.stringify(week)).not.toContain(word)
+})
+
 it('lessons that are not hers to see yet are named, and nothing of them is sent', async () => {
   const { key } = await joinAs('Unn')
   const far: ClassCalendar = {

@@ -1,5 +1,5 @@
 /** Learners of a class: joining by its code, coming back by a link of their own, their week, and everything about them out and away. */
-import { applySamplerOperations, type JoinedAnswer, type LearningAnswer, type LinkAnswer, type WeekAnswer } from '@lemmata/contract'
+import { applySamplerOperations, type JoinedAnswer, type LearningAnswer, type LinkAnswer, type SaidToClass, type WeekAnswer } from '@lemmata/contract'
 import { addDays, layLessons } from '@lemmata/core/calendar'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import type { Lesson, Sampler } from '@lemmata/core/sampler'
@@ -124,7 +124,25 @@ export async function weekOf(who: LearnerPrincipal): Promise<WeekAnswer> {
     return { id: lesson.id, title: lesson.title, number: index + 1, on: dated?.on ?? [], seenFrom: seenFrom !== null && seenFrom > today ? seenFrom : null }
   })
   const seen = new Set(lessons.filter((one) => one.seenFrom === null).map((one) => one.id as string))
-  return { learner, className: document.name, today, sampler: seenOf(sampler, taught, seen), lessons, events: await practiceOfLearner(who) }
+  return {
+    learner,
+    className: document.name,
+    today,
+    sampler: seenOf(sampler, taught, seen),
+    lessons,
+    said: saidIn(document, seen),
+    events: await practiceOfLearner(who),
+  }
+}
+
+/** What the class is shown of lessons that she may see. */
+function saidIn({ notes = {} }: ClassDocument, seen: ReadonlySet<string>): readonly SaidToClass[] {
+  return Object.entries(notes).flatMap(([id, note]): readonly SaidToClass[] => {
+    if (!seen.has(note.lesson)) return []
+    if (note.kind === 'tip') return [{ id, lesson: note.lesson, exercise: note.exercise ?? null, asked: null, said: note.tip }]
+    if (note.kind !== 'question' || note.shared !== true || note.answer === '') return []
+    return [{ id, lesson: note.lesson, exercise: note.exercise ?? null, asked: note.asked, said: note.answer }]
+  })
 }
 
 async function hers(who: LearnerPrincipal): Promise<{ readonly row: ClassRow; readonly document: ClassDocument; readonly learner: Learner }> {

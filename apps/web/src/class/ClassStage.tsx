@@ -18,10 +18,11 @@ import { CameTable } from './CameTable.tsx'
 import { nextForTeacher } from './class-words.ts'
 import { JoinDialog } from './JoinDialog.tsx'
 import { LearnerCard } from './LearnerCard.tsx'
+import { NotesView } from './NotesView.tsx'
 import { PracticeGrid } from './PracticeGrid.tsx'
 import { useLearning } from './use-learning.ts'
 
-type View = 'practice' | 'came' | 'time'
+type View = 'practice' | 'came' | 'time' | 'notes'
 
 export function ClassStage() {
   const sampler = useSampler()
@@ -65,6 +66,9 @@ export function ClassStage() {
   })
   const stuck = learners.filter((one) => one.needsHelp)
   const asked = learners.flatMap(({ name, practice }) => practice.questions.map((one) => ({ ...one, name })))
+  const notes = group.open?.document.notes ?? {}
+  const answered = new Set(Object.values(notes).flatMap((note) => (note.kind === 'question' ? (note.of ?? []) : [])))
+  const unanswered = asked.filter((one) => !answered.has(one.id)).length
   const heldLearner = learners.find((one) => one.id === held?.learner)
   const isEmpty = lessons.length === 0 || learners.length === 0
   return (
@@ -79,6 +83,7 @@ export function ClassStage() {
             { value: 'practice', label: 'Practice' },
             { value: 'came', label: 'Came' },
             { value: 'time', label: 'Time' },
+            { value: 'notes', label: unanswered > 0 ? `Notes, ${unanswered} asked` : 'Notes' },
           ]}
         />
         {group.classes.length > 1 && (
@@ -112,6 +117,8 @@ export function ClassStage() {
                 ? 'No lesson yet: put exercises into lessons under Order, and here stands who is how far with each.'
                 : 'Nobody yet. Add learners by name, or let them join on their own phones with a code.'}
             </p>
+          ) : view === 'notes' ? (
+            <NotesView lessons={lessons} notes={notes} asked={asked} nameOf={names.exercise} />
           ) : view === 'came' ? (
             <CameTable
               lessons={lessons.map((one) => ({ ...one, on: one.on === null ? '' : dayjs(one.on).format('D MMM') }))}
@@ -120,7 +127,8 @@ export function ClassStage() {
             />
           ) : (
             <PracticeGrid
-              {...{ columns, view, planned, held }}
+              {...{ columns, planned, held }}
+              view={view}
               learned={learnedFrom(
                 learners.map((one) => one.practice),
                 planned,
@@ -130,17 +138,7 @@ export function ClassStage() {
               onCan={(learner, exercise, can) => learning.mark({ kind: 'can', learner, exercise, can })}
             />
           )}
-          {asked.length > 0 && (
-            <section className="class-asked">
-              <h2>Asked</h2>
-              {asked.map((one) => (
-                <p key={one.id}>
-                  <b>{one.name}</b>, {names.exercise(one.exercise)}: {one.asked}
-                </p>
-              ))}
-            </section>
-          )}
-          {!isEmpty && (
+          {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
               Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. Nobody is compared with anybody else.
             </p>

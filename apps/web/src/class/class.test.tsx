@@ -172,3 +172,53 @@ describe('a learner', () => {
     await waitFor(() => expect(store.getState().class.open?.document.learners.map((one) => one.name)).toEqual(['Cleo', 'Dunja', 'Eskil']))
   })
 })
+
+describe('notes', () => {
+  const notesNow = () => store.getState().class.open?.document.notes ?? {}
+  it('what several asked is answered once for all, and asked no more', async () => {
+    const ASKED = ['3d6c1e8a-52c5-4f0b-9b0e-0f6f6f1a0001', '3d6c1e8a-52c5-4f0b-9b0e-0f6f6f1a0002']
+    server.learning = {
+      ...server.learning,
+      events: ASKED.map((id, index) => event(id, { kind: 'question', learner: `p${index + 1}`, asked: index === 0 ? 'Why does it curl?' : 'It curls!' })),
+    }
+    await open()
+    fireEvent.click(await screen.findByText('Notes, 2 asked'))
+    for (const name of ['Aino', 'Bram']) fireEvent.click(screen.getByRole('checkbox', { name: new RegExp(`^${name}, `) }))
+    expect(screen.getByLabelText<HTMLInputElement>('Asked').value).toBe('Why does it curl?')
+    fireEvent.change(screen.getByLabelText('Answer'), { target: { value: ' Let the needle hang. ' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Answer' }))
+    expect(Object.values(notesNow())).toMatchObject([
+      { kind: 'question', lesson: first?.id, exercise: rain, asked: 'Why does it curl?', answer: 'Let the needle hang.', of: ASKED, shared: true },
+    ])
+    expect(screen.getByText('Notes')).toBeTruthy()
+    // It can be taken back from the class, and stays with the lesson.
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Shown to the class' }))
+    expect(Object.values(notesNow())).toMatchObject([{ shared: false }])
+    fireEvent.click(screen.getByRole('button', { name: /^Take away: Why/ }))
+    expect(Object.values(notesNow())).toEqual([])
+  })
+
+  it('a lesson keeps how it went and what to change; emptied, it keeps nothing', async () => {
+    await open()
+    fireEvent.click(screen.getByText('Notes'))
+    const part = within(screen.getByRole('region', { name: `Lesson 1, ${first?.title}` }))
+    const field = part.getByLabelText('What to change next time')
+    fireEvent.change(field, { target: { value: 'Begin with the knots.' } })
+    fireEvent.blur(field)
+    expect(notesNow()).toMatchObject({ [`r-${first?.id}`]: { kind: 'record', lesson: first?.id, done: '', change: 'Begin with the knots.' } })
+    fireEvent.change(field, { target: { value: '' } })
+    fireEvent.blur(field)
+    expect(notesNow()).toEqual({})
+  })
+
+  it('a tip is for the whole class, and an answer can come late', async () => {
+    await open({ ...group, notes: { q: { kind: 'question', lesson: second?.id ?? '', on: '2026-12-01', asked: 'May it be washed?', answer: '' } } })
+    fireEvent.click(screen.getByText('Notes'))
+    const part = within(screen.getByRole('region', { name: `Lesson 2, ${second?.title}` }))
+    fireEvent.change(part.getByLabelText('Answer to May it be washed?'), { target: { value: 'By hand.' } })
+    fireEvent.click(part.getByRole('button', { name: 'Answer' }))
+    fireEvent.change(part.getByLabelText('A tip for the whole class'), { target: { value: 'Mark with a fingernail.' } })
+    fireEvent.click(part.getByRole('button', { name: 'Show it to the class' }))
+    expect(Object.values(notesNow()).map((one) => ('answer' in one ? one.answer : one.kind)).sort()).toEqual(['By hand.', 'tip'])
+  })
+})

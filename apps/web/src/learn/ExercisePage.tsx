@@ -118,6 +118,7 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
       <InTheNeedle done={done} />
       <Ticks page={page} done={done} />
       <Slips done={done} />
+      <Said week={week} lesson={lesson?.id ?? null} exercise={exercise.id} />
       <Ask page={page} exercise={exercise.id} />
       <footer className="learn-foot">
         <div className="learn-turn">
@@ -214,6 +215,23 @@ function Slips({ done }: { readonly done: WorkedExercise }) {
       {cautions.map((one) => (
         <p key={one} className="caution">
           Take care: {one}
+        </p>
+      ))}
+    </details>
+  )
+}
+
+/** What the class was told of this piece, or of its lesson as a whole. */
+function Said({ week, lesson, exercise }: { readonly week: WeekAnswer; readonly lesson: string | null; readonly exercise: string }) {
+  const said = week.said.filter((one) => one.exercise === exercise || (one.exercise === null && one.lesson === lesson))
+  if (said.length === 0) return null
+  return (
+    <details className="learn-slips">
+      <summary>For the whole class ({said.length})</summary>
+      {said.map((one) => (
+        <p key={one.id}>
+          {one.asked !== null && <b>{one.asked} </b>}
+          {one.said}
         </p>
       ))}
     </details>

@@ -13,6 +13,7 @@ const week: WeekAnswer = {
     sampler: bandSampler('2026-11-23'),
     lessons: [],
     events: [],
+    said: [],
   },
 }
 const minutes = (id: string, count: number): ToldEvent => ({ id, at: '2026-12-01T18:00:00.000Z', kind: 'minutes', exercise: 'e1', minutes: count })

@@ -18,10 +18,15 @@ export interface Kept {
 const NAME = 'lemmata-learn'
 export const NOTHING: Kept = { key: null, link: null, week: null, unsent: [], timed: null, large: false }
 
+const WEEK_BEFORE: Pick<WeekAnswer, 'said'> = { said: [] }
+
 export function readKept(): Kept {
   try {
     const text = localStorage.getItem(NAME)
-    return text === null ? NOTHING : { ...NOTHING, ...(JSON.parse(text) as Partial<Kept>) }
+    if (text === null) return NOTHING
+    const kept = { ...NOTHING, ...(JSON.parse(text) as Partial<Kept>) }
+    // A week that was kept before a newer page came has not all that it shows.
+    return { ...kept, week: kept.week && { ...WEEK_BEFORE, ...kept.week } }
   } catch {
     // Written by something else, or not to be read here: she comes back with her link.
     return NOTHING

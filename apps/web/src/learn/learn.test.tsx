@@ -11,8 +11,13 @@ import { Learn } from './Learn.tsx'
 const sampler = bandSampler('2026-11-23')
 const LINK = 'a'.repeat(32)
 const [first] = sampler.lessons
+const SAID: WeekAnswer['said'] = [
+  { id: 's1', lesson: first?.id ?? '', exercise: first?.exercises[0] ?? null, asked: 'Why does it curl?', said: 'Let the needle hang and untwist.' },
+  { id: 's2', lesson: first?.id ?? '', exercise: null, asked: null, said: 'Mark with a finger nail.' },
+  { id: 's3', lesson: 'another', exercise: null, asked: null, said: 'Of another lesson.' },
+]
 const week = (events: WeekAnswer['events'] = []): WeekAnswer => ({
-  ...{ learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} }, className: 'Thursdays', today: '2026-12-01', sampler, events },
+  ...{ learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} }, className: 'Thursdays', today: '2026-12-01', sampler, events, said: SAID },
   lessons: sampler.lessons.map(({ id, title }, index) => ({
     ...{ id, title, number: index + 1, on: [`2026-1${index < 1 ? 1 : 2}-2${index}`], seenFrom: index > 3 ? '2027-01-01' : null },
   })),
@@ -59,6 +64,16 @@ const openPiece = async (name: string) => {
 }
 const piece = sampler.exercises.find((one) => one.id === first?.exercises[0])
 const name = piece?.name ?? ''
+
+it('shows with a piece what the whole class was told of it and of its lesson', async () => {
+  known()
+  open()
+  await openPiece(name)
+  fireEvent.click(screen.getByText('For the whole class (2)'))
+  expect(screen.getByText('Let the needle hang and untwist.')).toBeTruthy()
+  expect(screen.getByText('Mark with a finger nail.')).toBeTruthy()
+  expect(screen.queryByText('Of another lesson.')).toBeNull()
+})
 
 describe('joining', () => {
   it('by a code asks for a name, a hand and a word, and shows her week', async () => {

@@ -17,7 +17,7 @@ export function EndLeaf({ shown: { sampler, lessons, course, lesson, letters }, 
     ...(story?.newThreads ?? []).map(({ kind, threads }) => `${nameThread(kind).toLowerCase()} in ${listInWords(threads.map((one) => one.colour.name))}`),
     ...(story && story.newNeedles.length > 0 ? [listInWords(story.newNeedles.map(nameNeedle))] : []),
   ]
-  const notes = Object.entries(group?.notes ?? {}).filter(([, note]) => note.lesson === lesson.lesson.id)
+  const notes = Object.entries(group?.notes ?? {}).filter(([, note]) => note.lesson === lesson.lesson.id && note.kind !== 'record')
   return (
     <section className="teach-page" aria-label="Until next time">
       <h1>Until next time</h1>
@@ -50,11 +50,13 @@ export function EndLeaf({ shown: { sampler, lessons, course, lesson, letters }, 
             <>
               <b>{note.asked}</b> {note.answer || 'No answer yet.'}
             </>
-          ) : (
+          ) : note.kind === 'vote' ? (
             <>
               <b>{note.about}</b> {listInWords(note.ways.map((one) => `${one.name}: ${one.votes}`))}
             </>
-          )}
+          ) : note.kind === 'tip' ? (
+            note.tip
+          ) : null}
         </p>
       ))}
     </section>

@@ -74,6 +74,16 @@ export interface LessonSeen {
   readonly seenFrom: string | null
 }
 
+/** Answered once for all, or found by somebody: what her teacher shows the whole class. */
+export interface SaidToClass {
+  readonly id: string
+  readonly lesson: LessonId
+  readonly exercise: string | null
+  /** Null of a tip. */
+  readonly asked: string | null
+  readonly said: string
+}
+
 /** All that her page shows, and nothing of anybody else. */
 export interface WeekAnswer {
   readonly learner: Learner
@@ -83,6 +93,7 @@ export interface WeekAnswer {
   /** With what is taught in the lessons that she may see. */
   readonly sampler: Sampler
   readonly lessons: readonly LessonSeen[]
+  readonly said: readonly SaidToClass[]
   readonly events: readonly PracticeEvent[]
 }
 

@@ -68,9 +68,15 @@ function isZone(given: string): boolean {
   }
 }
 
+const longNote = z.string().trim().max(1000)
 const noted = z.string().trim().min(1).max(400)
 export const lessonNote = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('question'), lesson: id, on: isoDate, asked: noted, answer: z.string().trim().max(1000) }),
+  z.object({
+    ...{ kind: z.literal('question'), lesson: id, on: isoDate, asked: noted, answer: longNote },
+    ...{ exercise: id.optional(), of: z.array(z.uuid()).max(200).optional(), shared: z.boolean().optional() },
+  }),
+  z.object({ kind: z.literal('tip'), lesson: id, on: isoDate, tip: longNote.min(1), exercise: id.optional() }),
+  z.object({ kind: z.literal('record'), lesson: id, on: isoDate, done: longNote, change: longNote }),
   z.object({
     ...{ kind: z.literal('vote'), lesson: id, on: isoDate, about: noted },
     ways: z

@@ -28,9 +28,24 @@ export interface Learner {
 
 /** What came up when a lesson was taught: kept with it, so that it is there when it is taught again. */
 export type LessonNote =
-  | { readonly kind: 'question'; readonly lesson: LessonId; readonly on: string; readonly asked: string; readonly answer: string }
+  | {
+      readonly kind: 'question'
+      readonly lesson: LessonId
+      readonly on: string
+      readonly asked: string
+      readonly answer: string
+      readonly exercise?: ExerciseId | undefined
+      /** Ids of what learners asked on their own pages that it answers. */
+      readonly of?: readonly string[] | undefined
+      /** Learners read it on their pages, once it has an answer. */
+      readonly shared?: boolean | undefined
+    }
   /** Ways that were shown, and how many chose each. */
   | { readonly kind: 'vote'; readonly lesson: LessonId; readonly on: string; readonly about: string; readonly ways: readonly WayVoted[] }
+  /** A find, for the whole class to read. */
+  | { readonly kind: 'tip'; readonly lesson: LessonId; readonly on: string; readonly tip: string; readonly exercise?: ExerciseId | undefined }
+  /** The lesson as it was held, for whoever teaches it again. */
+  | { readonly kind: 'record'; readonly lesson: LessonId; readonly on: string; readonly done: string; readonly change: string }
 
 export interface WayVoted {
   readonly name: string

@@ -74,7 +74,7 @@ export function keptOtherwise(move: Move): Move | null {
 export function besideThread(move: Move): Move | null {
   if (!('up' in move || 'down' in move) || move.split === undefined) return null
   const { split: _split, ...beside } = move
-  return 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : (beside)
+  return 'up' in beside ? { ...beside, up: shifted(beside.up, [0, '0.7*W']) } : beside
 }
 
 export function usualMistakes(document: StitchDocument): readonly Mistake[] {

@@ -183,7 +183,9 @@ function enough(making: TeacherMaking, lesson: BookLesson, widthMm: number): rea
 function leftOver(making: TeacherMaking, lesson: BookLesson, widthMm: number): readonly Block[] {
   const { set, told, notes, lessons } = making
   const before = lessons.find((one) => one.number === lesson.number - 1)?.lesson.id
-  const open = notes.flatMap((one) => (one.kind === 'question' && one.lesson === before && one.answer.trim() === '' ? [one.asked] : []))
+  const unanswered = notes.flatMap((one) => (one.kind === 'question' && one.lesson === before && one.answer.trim() === '' ? [one.asked] : []))
+  const changes = notes.flatMap((one) => (one.kind === 'record' && one.lesson === lesson.lesson.id && one.change !== '' ? [told.plan.change(one.change)] : []))
+  const open = [...changes, ...unanswered]
   return [
     heading(set, told.plan.leftOver, widthMm),
     ...(open.length > 0 ? open.map((one) => tick(set, one, widthMm, set.type.small)) : [hint(set, told.plan.nothingLeft, widthMm)]),

@@ -59,6 +59,7 @@ export interface TeacherWords {
     readonly nothingLeft: string
     readonly enough: string
     readonly within: (name: string, mm: string) => string
+    readonly change: (change: string) => string
     readonly vote: string
     readonly votes: (ways: readonly (readonly [string, number])[]) => string
     readonly liked: string
@@ -131,6 +132,7 @@ const ENGLISH: TeacherWords = {
     nothingLeft: 'Nothing was left unanswered.',
     enough: 'Is it good enough?',
     within: (name, mm) => `**${name}**: holes within ${mm} of their marks.`,
+    change: (change) => `You meant to change: ${change}`,
     vote: 'Two ways: let them vote',
     votes: (ways) => ways.map(([name, count]) => `${name} ${count}`).join(', '),
     liked: 'liked better',
@@ -203,6 +205,7 @@ const GERMAN: TeacherWords = {
     nothingLeft: 'Nichts ist ohne Antwort geblieben.',
     enough: 'Ist es gut genug?',
     within: (name, mm) => `**${name}**: L\u00f6cher h\u00f6chstens ${mm} neben ihren Zeichen.`,
+    change: (change) => `Zu ändern war: ${change}`,
     vote: 'Zwei Wege: abstimmen lassen',
     votes: (ways) => ways.map(([name, count]) => `${name} ${count}`).join(', '),
     liked: 'gef\u00e4llt besser',
