@@ -219,6 +219,10 @@ describe('notes', () => {
     fireEvent.click(part.getByRole('button', { name: 'Answer' }))
     fireEvent.change(part.getByLabelText('A tip for the whole class'), { target: { value: 'Mark with a fingernail.' } })
     fireEvent.click(part.getByRole('button', { name: 'Show it to the class' }))
-    expect(Object.values(notesNow()).map((one) => ('answer' in one ? one.answer : one.kind)).sort()).toEqual(['By hand.', 'tip'])
+    expect(
+      Object.values(notesNow())
+        .map((one) => ('answer' in one ? one.answer : one.kind))
+        .sort(),
+    ).toEqual(['By hand.', 'tip'])
   })
 })

@@ -1,9 +1,11 @@
 /** This week: what is on, piece by piece, how far she is, what comes next; what was before, to catch up; and what is kept of her. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { nameNeedle, nameThread } from '@lemmata/core/materials'
 import { lessonNow, UNTOUCHED, type WhatNext, whatNext } from '@lemmata/core/practice'
 import { letterOf } from '@lemmata/core/sheets'
 import { teachingOrder } from '@lemmata/core/sampler'
+import { listInWords } from '@lemmata/core/units'
 import dayjs from 'dayjs'
 import { useMemo, useState } from 'react'
 import { ExercisePicture } from '../teach/ExercisePicture.tsx'
@@ -73,6 +75,7 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
                 </span>
               </button>
             </h2>
+            {isOpen && !isHidden && <Bag of={exercises.flatMap((id) => worked.get(id) ?? [])} />}
             {isOpen && !isHidden && (
               <ul>
                 {exercises.map((id) => {
@@ -98,6 +101,39 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
       })}
       <Mine page={page} />
     </main>
+  )
+}
+
+/** What a lesson is worked with: each thread and needle once, in the order in which they are needed. */
+function Bag({ of }: { readonly of: readonly WorkedExercise[] }) {
+  const threads = new Map<string, { readonly kind: string; readonly colours: Map<string, string> }>()
+  const needles = new Set<string>()
+  for (const { threads: used } of of)
+    for (const { kind, thread, needle } of used) {
+      const name = nameThread(kind).toLowerCase()
+      const one = threads.get(name) ?? { kind: name, colours: new Map<string, string>() }
+      one.colours.set(thread.colour.name, thread.colour.hex)
+      threads.set(name, one)
+      needles.add(nameNeedle(needle.value))
+    }
+  if (needles.size === 0) return null
+  return (
+    <p className="learn-bag">
+      <b>In your bag:</b>{' '}
+      {[...threads.values()].map(({ kind, colours }) => (
+        <span key={kind}>
+          {kind} in{' '}
+          {[...colours].map(([colour, hex], index) => (
+            <span key={colour}>
+              {index > 0 && ', '}
+              <i className="learn-colour" style={{ background: hex }} aria-hidden="true" /> {colour}
+            </span>
+          ))}
+          ;{' '}
+        </span>
+      ))}
+      {listInWords([...needles])}.
+    </p>
   )
 }
 

@@ -65,6 +65,15 @@ const openPiece = async (name: string) => {
 const piece = sampler.exercises.find((one) => one.id === first?.exercises[0])
 const name = piece?.name ?? ''
 
+it('says of the lesson that is open what it is worked with, each thread and needle once', async () => {
+  known()
+  open()
+  const bag = (await screen.findByText('In your bag:')).closest('p')?.textContent ?? ''
+  expect(bag).toMatch(/in .*; .*(embroidery|tapestry|sharp|chenille).*\.$/i)
+  const words = bag.split(/[:;,.] */).filter((one) => one !== '')
+  expect(new Set(words).size).toBe(words.length)
+})
+
 it('shows with a piece what the whole class was told of it and of its lesson', async () => {
   known()
   open()

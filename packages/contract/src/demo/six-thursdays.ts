@@ -3,7 +3,7 @@
  * from the day it is loaded. Learners and places are made up.
  */
 import { beginCalendar } from '@lemmata/core/calendar'
-import type { ClassDocument } from '@lemmata/core/classes'
+import type { ClassDocument, LessonNote } from '@lemmata/core/classes'
 import { type Lesson, newSampler, type Sampler, type SamplerThread } from '@lemmata/core/sampler'
 import { writtenClass, writtenSampler } from '../documents/written-short.ts'
 import { addDays, thursdayBefore } from './dates.ts'
@@ -76,5 +76,24 @@ export function thursdayClass(today: string): ClassDocument {
     LEARNERS.map((name, index) => ({ id: `p${index + 1}`, name, ...(LEFT_HANDED.includes(name) ? { hand: 'left' as const } : {}), choices: {} })),
   )
   // The dates that the brief has in mind.
-  return { ...group, calendar: beginCalendar(sixThursdays(today), today, 'Europe/Oslo') }
+  return { ...group, calendar: beginCalendar(sixThursdays(today), today, 'Europe/Oslo'), notes: notesOf(today) }
+}
+
+/** What came up in the first lessons. */
+function notesOf(today: string): Readonly<Record<string, LessonNote>> {
+  const [first, second] = [thursdayBefore(today, 3), addDays(thursdayBefore(today, 3), 7)]
+  return {
+    'r-l1': {
+      kind: 'record',
+      lesson: 'l1',
+      on: first,
+      done: 'Hooping took a quarter of an hour. All began the rain.',
+      change: 'Hoop two cloths beforehand, to be handed round.',
+    },
+    'n-curl': {
+      ...{ kind: 'question', lesson: 'l1', on: first, exercise: 'rain', shared: true, asked: 'Why does my thread curl up on itself?' },
+      answer: 'The needle turns in your fingers and winds it up. Let it hang and spin back every few stitches.',
+    },
+    'n-nail': { kind: 'tip', lesson: 'l2', on: second, exercise: 'front', tip: 'Lay a fingernail where the next hole comes: all stitches grow alike.' },
+  }
 }
