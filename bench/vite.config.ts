@@ -7,7 +7,15 @@ export default defineConfig({
     ssr: true,
     target: 'node20',
     rolldownOptions: {
-      input: { run: 'run.ts', order: 'order.ts', page: 'page.ts', together: 'together.ts', print: 'print.ts', 'fit-seconds': 'fit-seconds.ts' },
+      input: {
+        run: 'run.ts',
+        order: 'order.ts',
+        page: 'page.ts',
+        together: 'together.ts',
+        print: 'print.ts',
+        learners: 'learners.ts',
+        'fit-seconds': 'fit-seconds.ts',
+      },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },
     },
   },

@@ -1,13 +1,13 @@
 /** The class: who is how far with what, who came, how long they practised, what each does next, and what was asked. */
 import { courseOnDates } from '@lemmata/core/calendar'
-import { learnedFrom, lessonNow, practiceOf, whatNext } from '@lemmata/core/practice'
+import { learnedFrom, lessonNow, minutesTold, practiceOf, whatNext } from '@lemmata/core/practice'
 import { teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { cutText } from '@lemmata/contract'
 import { counted } from '@lemmata/core/units'
 import { Button, Input, Modal, Segmented, Select } from 'antd'
 import dayjs from 'dayjs'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { courseNow } from '../order/use-course.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
@@ -21,6 +21,9 @@ import { LearnerCard } from './LearnerCard.tsx'
 import { NotesView } from './NotesView.tsx'
 import { PracticeGrid } from './PracticeGrid.tsx'
 import { useLearning } from './use-learning.ts'
+
+// Charts are much to load, and not what the class is opened for.
+const MinutesChart = lazy(() => import('./MinutesChart.tsx').then((one) => ({ default: one.MinutesChart })))
 
 type View = 'practice' | 'came' | 'time' | 'notes'
 
@@ -69,6 +72,11 @@ export function ClassStage() {
   const notes = group.open?.document.notes ?? {}
   const answered = new Set(Object.values(notes).flatMap((note) => (note.kind === 'question' ? (note.of ?? []) : [])))
   const unanswered = asked.filter((one) => !answered.has(one.id)).length
+  const told = minutesTold(
+    learners.map((one) => one.practice),
+    columns.map((one) => one.id),
+    planned,
+  )
   const heldLearner = learners.find((one) => one.id === held?.learner)
   const isEmpty = lessons.length === 0 || learners.length === 0
   return (
@@ -138,6 +146,11 @@ export function ClassStage() {
               onCan={(learner, exercise, can) => learning.mark({ kind: 'can', learner, exercise, can })}
             />
           )}
+          {!isEmpty && view === 'time' && (
+            <Suspense fallback={null}>
+              <MinutesChart rows={told} letterOf={(one) => letters.get(one) ?? ''} nameOf={nameOf} heightPx={240} />
+            </Suspense>
+          )}
           {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
               Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. Nobody is compared with anybody else.
@@ -156,6 +169,17 @@ export function ClassStage() {
             practice={heldLearner.practice}
             next={heldLearner.next}
             planned={planned(held.exercise)}
+            chart={
+              <Suspense fallback={null}>
+                <MinutesChart
+                  rows={told}
+                  letterOf={(one) => letters.get(one) ?? ''}
+                  nameOf={nameOf}
+                  her={{ name: heldLearner.name, minutes: (one) => heldLearner.practice.exercises.get(one)?.minutes ?? 0 }}
+                  heightPx={150}
+                />
+              </Suspense>
+            }
             learning={learning}
             onClose={() => setHeld(null)}
           />

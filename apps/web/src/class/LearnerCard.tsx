@@ -2,6 +2,7 @@
 import type { Learner } from '@lemmata/core/classes'
 import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
 import { Button, Popconfirm } from 'antd'
+import type { ReactNode } from 'react'
 import { api } from '../api/client.ts'
 import { downloadText } from '../stitches/download.ts'
 import { STATE_WORDS } from './class-words.ts'
@@ -14,11 +15,13 @@ interface Props {
   readonly practice: LearnerPractice
   readonly next: string
   readonly planned: number
+  /** Her minutes through the course. */
+  readonly chart: ReactNode
   readonly learning: LearningInPage
   readonly onClose: () => void
 }
 
-export function LearnerCard({ classId, learner, exercise, practice, next, planned, learning, onClose }: Props) {
+export function LearnerCard({ classId, learner, exercise, practice, next, planned, chart, learning, onClose }: Props) {
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
   const mark = learning.mark
@@ -65,6 +68,10 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
           <Button onClick={() => mark({ kind: 'can', ...of, can: one.state !== 'can' })}>{one.state === 'can' ? 'Not yet after all' : 'She can do it'}</Button>
           {one.state === 'stuck' && <Button onClick={() => mark({ kind: 'stuck', ...of, stuck: false, step: null })}>Helped</Button>}
         </p>
+      </div>
+      <div className="card-part">
+        <h3>Minutes through the course</h3>
+        {chart}
       </div>
       <Hers {...{ classId, learner, learning }} onGone={onClose} />
     </aside>

@@ -173,6 +173,21 @@ describe('a learner', () => {
   })
 })
 
+it('time is drawn beside what is reckoned: of the class, and of one learner on her card', async () => {
+  server.learning = {
+    ...server.learning,
+    events: [10, 20].flatMap((minutes, index) => {
+      const learner = `p${index + 1}`
+      return [event(`m${index}`, { kind: 'minutes', learner, minutes }), event(`c${index}`, { kind: 'can', learner, can: true })]
+    }),
+  }
+  await open()
+  fireEvent.click(screen.getByText('Time'))
+  expect((await screen.findByRole('figure', { name: /^Minutes at home\. This class:/ })).getAttribute('aria-label')).toContain(`${nameOf(rain)} 15 of `)
+  fireEvent.click(cell('Aino', nameOf(rain)))
+  expect((await screen.findByRole('figure', { name: /^Minutes at home\. Aino:/ })).getAttribute('aria-label')).toContain(`${nameOf(rain)} 10 of `)
+})
+
 describe('notes', () => {
   const notesNow = () => store.getState().class.open?.document.notes ?? {}
   it('what several asked is answered once for all, and asked no more', async () => {

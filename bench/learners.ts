@@ -1,0 +1,135 @@
+/**
+ * `npm run bench:learners`: two hundred learners on this week's page at once, on the real server: all open it within ten seconds, and go on
+ * telling what they do. How long an answer takes beside one learner alone in the same run; and what a first visit loads on a phone.
+ */
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const LEARNERS = 200
+const OPEN_WITHIN_MS = 10_000
+const GO_ON_MS = 30_000
+/** Each tells something so often: a tick, a row done, minutes. */
+const TELLS_EACH_MS = 10_000
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
+const { startService } = (await import(join(root, 'scripts/lib/service.mjs'))) as {
+  startService: (root: string, options: object) => Promise<{ readonly address: string; readonly stop: () => Promise<void> }>
+}
+const folder = mkdtempSync(join(tmpdir(), 'lemmata-bench-'))
+const service = await startService(root, { folder, port: 0 })
+try {
+  await measure(`${service.address}/api`)
+} finally {
+  await service.stop()
+  rmSync(folder, { recursive: true, force: true })
+}
+
+async function measure(api: string): Promise<void> {
+  const codes = await classCodes(api)
+  const began = performance.now()
+  const keys: string[] = []
+  for (let index = 0; index < LEARNERS; index += 1) keys.push(await joinAs(api, codes[index % codes.length] ?? '', `Learner ${index + 1}`))
+  say(`${LEARNERS} learners joined, one after the other`, `${Math.round(performance.now() - began)} ms`)
+  const [alone = ''] = keys
+  const exercises = await Promise.all(keys.slice(0, codes.length).map((key) => firstExercise(api, key)))
+  const one: number[] = []
+  for (let index = 0; index < 300; index += 1) one.push(await timed(() => week(api, alone)))
+  const idle = percentile(one, 0.99)
+  say('one learner alone, her week', `median ${ms(percentile(one, 0.5))}, p99 ${ms(idle)}`)
+  const weeks: number[] = []
+  const tells: number[] = []
+  await Promise.all(
+    keys.map(async (key, index) => {
+      await wait((OPEN_WITHIN_MS * index) / LEARNERS)
+      weeks.push(await timed(() => week(api, key)))
+      const until = performance.now() + GO_ON_MS
+      // Not all in the same moment: each a little later than the one before her.
+      await wait(((index * 7919) % LEARNERS) * (TELLS_EACH_MS / LEARNERS))
+      while (performance.now() < until) {
+        tells.push(await timed(() => tell(api, key, exercises[index % codes.length] ?? '')))
+        weeks.push(await timed(() => week(api, key)))
+        await wait(TELLS_EACH_MS)
+      }
+    }),
+  )
+  say(
+    `${LEARNERS} at once, her week`,
+    `median ${ms(percentile(weeks, 0.5))}, p99 ${ms(percentile(weeks, 0.99))}: ${(percentile(weeks, 0.99) / idle).toFixed(1)} x idle (${weeks.length} asked)`,
+  )
+  say(`${LEARNERS} at once, what they tell`, `median ${ms(percentile(tells, 0.5))}, p99 ${ms(percentile(tells, 0.99))} (${tells.length} told)`)
+  const burst = await Promise.all(keys.map((key) => timed(() => week(api, key))))
+  say(`all ${LEARNERS} in the same moment`, `median ${ms(percentile(burst, 0.5))}, the last after ${ms(Math.max(...burst))}`)
+}
+
+/** Of the demo's two classes. */
+async function classCodes(api: string): Promise<readonly string[]> {
+  const first = await fetch(`${api}/session`)
+  const cookie = cookieOf(first)
+  const { csrf } = (await first.json()) as { csrf: string }
+  const signedIn = await fetch(`${api}/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie },
+    body: JSON.stringify({ email: 'demo@lemmata.example', password: 'needle and thread' }),
+  })
+  const session = { cookie: cookieOf(signedIn) || cookie, csrf: ((await signedIn.json()) as { csrf: string }).csrf }
+  const ask = async <T>(method: string, path: string): Promise<T> =>
+    (await (await fetch(`${api}${path}`, { method, headers: { cookie: session.cookie, 'x-csrf-token': session.csrf } })).json()) as T
+  const samplers = await ask<readonly { readonly id: string }[]>('GET', '/samplers')
+  const codes: string[] = []
+  for (const { id } of samplers)
+    for (const group of await ask<readonly { readonly id: string }[]>('GET', `/samplers/${id}/classes`))
+      codes.push((await ask<{ readonly code: string }>('POST', `/classes/${group.id}/join-code`)).code)
+  return codes
+}
+
+const cookieOf = (answer: Response): string =>
+  answer.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ')
+
+async function joinAs(api: string, code: string, name: string): Promise<string> {
+  const answer = await fetch(`${api}/learn/join`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ code, name, hand: 'right', word: 'drizzle' }),
+  })
+  if (!answer.ok) throw new Error(`joining: ${answer.status} ${await answer.text()}`)
+  return ((await answer.json()) as { key: string }).key
+}
+
+async function week(api: string, key: string): Promise<void> {
+  const answer = await fetch(`${api}/learn/week`, { headers: { authorization: `Bearer ${key}` } })
+  await answer.arrayBuffer()
+  if (!answer.ok) throw new Error(`her week: ${answer.status}`)
+}
+
+async function firstExercise(api: string, key: string): Promise<string> {
+  const answer = await fetch(`${api}/learn/week`, { headers: { authorization: `Bearer ${key}` } })
+  return ((await answer.json()) as { sampler: { exercises: readonly { id: string }[] } }).sampler.exercises[0]?.id ?? ''
+}
+
+async function tell(api: string, key: string, exercise: string): Promise<void> {
+  const event = { id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'minutes', exercise, minutes: 1 }
+  const answer = await fetch(`${api}/learn/events`, {
+    method: 'POST',
+    headers: { authorization: `Bearer ${key}`, 'content-type': 'application/json' },
+    body: JSON.stringify({ events: [event] }),
+  })
+  await answer.arrayBuffer()
+  if (!answer.ok) throw new Error(`telling: ${answer.status}`)
+}
+
+async function timed(act: () => Promise<void>): Promise<number> {
+  const began = performance.now()
+  await act()
+  return performance.now() - began
+}
+
+const wait = (forMs: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, forMs))
+const percentile = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0
+const ms = (value: number): string => `${value.toFixed(1)} ms`
+const say = (what: string, figure: string): void => void process.stdout.write(`${what.padEnd(48)} ${figure}\n`)
