@@ -1,6 +1,7 @@
 /** One piece of work, move by move: one a swipe, a key or a press; the hand moving, in her hand; what she ticks, times, asks and is stuck in. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { cautionIn, proseIn, stitchIn } from '@lemmata/core/language'
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { alikeInWords, SHEET_WORDS, stepLetter, threadsAlike } from '@lemmata/core/sheets'
 import { stepSentence } from '@lemmata/core/steps'
@@ -11,6 +12,7 @@ import { readAloud } from '../teach/read-aloud.ts'
 import { useAwake } from '../teach/use-awake.ts'
 import { minutesSince, practiceIn } from './kept.ts'
 import type { KeptInPage } from './use-kept.ts'
+import { useWords } from './words/index.ts'
 
 interface Props {
   readonly page: KeptInPage
@@ -24,12 +26,13 @@ export function ExercisePage({ page, week, exercise, onBack }: Props) {
     const { sampler } = forLearner(week.sampler, week.learner)
     return workSampler(sampler, new Set([exercise])).done[0] ?? null
   }, [week.sampler, week.learner, exercise])
+  const words = useWords().piece
   if (!done)
     return (
       <main className="learn-week">
-        <p>This piece cannot be shown here. Ask your teacher.</p>
+        <p>{words.gone}</p>
         <button type="button" onClick={onBack}>
-          Back
+          {words.back}
         </button>
       </main>
     )
@@ -40,6 +43,7 @@ export function ExercisePage({ page, week, exercise, onBack }: Props) {
 const SWIPE_PX = 44
 
 function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonly done: WorkedExercise }) {
+  const words = useWords().piece
   const state = useHand(done, week.learner.hand === 'left', true)
   const { step, steps, at, last, go, hand, setHand, play, playing } = state
   const [side, setSide] = useState<'front' | 'back'>('front')
@@ -64,27 +68,25 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
   return (
     <main className="learn-moves">
       <header className="learn-head">
-        <button type="button" className="learn-back" onClick={onBack} aria-label="Back to this week">
+        <button type="button" className="learn-back" onClick={onBack} aria-label={words.backToWeek}>
           ‹
         </button>
         <div>
           <h1>{exercise.name}</h1>
           <p className="quiet">
-            {assigned.document.name}
-            {lesson && `, lesson ${lesson.number}`}
+            {stitchIn(assigned.document, assigned.language)}
+            {lesson && `, ${words.lesson(lesson.number)}`}
           </p>
         </div>
         <button type="button" onClick={() => setHand(hand === 'left' ? 'right' : 'left')}>
-          {hand === 'left' ? 'Left hand' : 'Right hand'}
+          {words.hands[hand]}
         </button>
       </header>
       <div className="learn-course" aria-hidden="true">
         {steps.map((one, index) => (
           <i key={one.number} className={index < at ? 'past' : index === at ? 'now' : ''} />
         ))}
-        <span>
-          {at + 1} of {steps.length}
-        </span>
+        <span>{words.place(at + 1, steps.length)}</span>
       </div>
       <div
         className="learn-picture"
@@ -104,14 +106,14 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
       </p>
       <div className="learn-small">
         <button type="button" onClick={play}>
-          {playing ? 'Stop' : 'Show it moving'}
+          {playing ? words.stop : words.moving}
         </button>
         <button type="button" aria-pressed={side === 'back'} onClick={() => setSide(side === 'front' ? 'back' : 'front')}>
-          {side === 'front' ? 'Turn over' : 'Front again'}
+          {side === 'front' ? words.turnOver : words.frontAgain}
         </button>
         {'speechSynthesis' in window && (
           <button type="button" onClick={() => readAloud(sentence, assigned.language)}>
-            Read it
+            {words.read}
           </button>
         )}
       </div>
@@ -123,10 +125,10 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
       <footer className="learn-foot">
         <div className="learn-turn">
           <button type="button" onClick={() => go(-1)} disabled={at === 0}>
-            Back
+            {words.back}
           </button>
           <button type="button" className="learn-main" onClick={() => go(1)} disabled={at >= last}>
-            Next move
+            {words.nextMove}
           </button>
         </div>
         <div className="learn-turn">
@@ -135,7 +137,8 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
             aria-pressed={practice.state === 'can'}
             onClick={() => page.tell({ kind: 'can', exercise: exercise.id, can: practice.state !== 'can' })}
           >
-            {practice.state === 'can' ? '✓ I can do this row' : 'I can do this row'}
+            {practice.state === 'can' && '✓ '}
+            {words.canDo}
           </button>
           <button
             type="button"
@@ -144,7 +147,7 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
               page.tell({ kind: 'stuck', exercise: exercise.id, stuck: practice.state !== 'stuck', step: practice.state === 'stuck' ? null : at + 1 })
             }
           >
-            {practice.state === 'stuck' ? 'Not stuck any more' : 'I am stuck here'}
+            {practice.state === 'stuck' ? words.notStuck : words.stuck}
           </button>
         </div>
         <Timer page={page} exercise={exercise.id} minutes={practice.minutes} />
@@ -170,19 +173,18 @@ function InTheNeedle({ done }: { readonly done: WorkedExercise }) {
 }
 
 function Ticks({ page, done }: { readonly page: KeptInPage; readonly done: WorkedExercise }) {
+  const words = useWords().piece
   const { exercise, pieces } = done
   if (pieces.length < 2) return null
   const worked = (practiceIn(page.kept).exercises.get(exercise.id) ?? UNTOUCHED).pieces
   return (
     <fieldset className="learn-pieces">
-      <legend>
-        Pieces worked: {worked.length} of {pieces.length}
-      </legend>
+      <legend>{words.pieces(worked.length, pieces.length)}</legend>
       {pieces.map((_, piece) => (
         <label key={piece}>
           <input
             type="checkbox"
-            aria-label={`Piece ${piece + 1}`}
+            aria-label={words.pieceNumber(piece + 1)}
             checked={worked.includes(piece)}
             onChange={(event) => page.tell({ kind: 'piece', exercise: exercise.id, piece, worked: event.target.checked })}
           />
@@ -193,28 +195,31 @@ function Ticks({ page, done }: { readonly page: KeptInPage; readonly done: Worke
 }
 
 function Slips({ done }: { readonly done: WorkedExercise }) {
-  const { look, slips = [], cautions = [] } = done.assigned.document
+  const words = useWords().piece
+  const { document, language } = done.assigned
+  const { look, slips = [], cautions = [] } = document
+  const [front, back] = [look?.front, look?.back].map((text) => (text === undefined ? null : proseIn(text, language)))
   return (
     <details className="learn-slips">
-      <summary>Look at it</summary>
-      {look?.front && (
+      <summary>{words.look}</summary>
+      {front !== null && (
         <p>
-          <b>Front:</b> {look.front}
+          <b>{words.front}</b> {front}
         </p>
       )}
-      {look?.back && (
+      {back !== null && (
         <p>
-          <b>Back:</b> {look.back}
+          <b>{words.backSide}</b> {back}
         </p>
       )}
       {slips.map(({ see, mend }) => (
         <p key={see}>
-          <b>{see}.</b> {mend}
+          <b>{proseIn(see, language) ?? see}.</b> {proseIn(mend, language) ?? mend}
         </p>
       ))}
       {cautions.map((one) => (
         <p key={one} className="caution">
-          Take care: {one}
+          {words.care(cautionIn(one, language))}
         </p>
       ))}
     </details>
@@ -223,11 +228,12 @@ function Slips({ done }: { readonly done: WorkedExercise }) {
 
 /** What the class was told of this piece, or of its lesson as a whole. */
 function Said({ week, lesson, exercise }: { readonly week: WeekAnswer; readonly lesson: string | null; readonly exercise: string }) {
+  const words = useWords().piece
   const said = week.said.filter((one) => one.exercise === exercise || (one.exercise === null && one.lesson === lesson))
   if (said.length === 0) return null
   return (
     <details className="learn-slips">
-      <summary>For the whole class ({said.length})</summary>
+      <summary>{words.forClass(said.length)}</summary>
       {said.map((one) => (
         <p key={one.id}>
           {one.asked !== null && <b>{one.asked} </b>}
@@ -239,15 +245,16 @@ function Said({ week, lesson, exercise }: { readonly week: WeekAnswer; readonly 
 }
 
 function Ask({ page, exercise }: { readonly page: KeptInPage; readonly exercise: string }) {
+  const words = useWords().piece
   const [asked, setAsked] = useState('')
   const mine = practiceIn(page.kept).questions.filter((one) => one.exercise === exercise)
   return (
     <details className="learn-slips">
-      <summary>Ask your teacher{mine.length > 0 && ` (${mine.length} asked)`}</summary>
+      <summary>{words.ask(mine.length)}</summary>
       {mine.map((one) => (
         <p key={one.id}>{one.asked}</p>
       ))}
-      <textarea aria-label="Your question" rows={3} maxLength={500} value={asked} onChange={(event) => setAsked(event.target.value)} />
+      <textarea aria-label={words.question} rows={3} maxLength={500} value={asked} onChange={(event) => setAsked(event.target.value)} />
       <button
         type="button"
         disabled={asked.trim() === ''}
@@ -256,7 +263,7 @@ function Ask({ page, exercise }: { readonly page: KeptInPage; readonly exercise:
           setAsked('')
         }}
       >
-        Ask
+        {words.send}
       </button>
     </details>
   )
@@ -266,6 +273,7 @@ const TICK_MS = 10_000
 
 /** Goes on while the page is closed: it is kept since when. */
 function Timer({ page, exercise, minutes }: { readonly page: KeptInPage; readonly exercise: string; readonly minutes: number }) {
+  const words = useWords().piece
   const { timed } = page.kept
   const [now, setNow] = useState(Date.now)
   useEffect(() => {
@@ -284,18 +292,18 @@ function Timer({ page, exercise, minutes }: { readonly page: KeptInPage; readonl
       {timed ? (
         <>
           <span role="timer">
-            {timed.exercise === exercise ? '' : 'another piece: '}
-            {minutesSince(timed.since, now)} min
+            {timed.exercise === exercise ? '' : `${words.anotherPiece} `}
+            {words.minutes(minutesSince(timed.since, now))}
           </span>
           <button type="button" onClick={stop}>
-            Stop the time
+            {words.stopTime}
           </button>
         </>
       ) : (
         <>
-          <span>{minutes} min practised</span>
+          <span>{words.practised(minutes)}</span>
           <button type="button" onClick={() => page.change((before) => ({ ...before, timed: { exercise, since: new Date().toISOString() } }))}>
-            Time it
+            {words.time}
           </button>
         </>
       )}

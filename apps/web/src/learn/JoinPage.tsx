@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react'
 import type { LinkAnswer, JoinedAnswer } from '@lemmata/contract'
 import { talk } from './talk.ts'
+import { useWords } from './words/index.ts'
 
 interface Props {
   readonly code: string
@@ -12,6 +13,7 @@ interface Props {
 }
 
 export function JoinPage({ code, link, trouble, onJoined }: Props) {
+  const words = useWords().join
   const [wrong, setWrong] = useState(trouble)
   const [busy, setBusy] = useState(false)
   const send = (asked: () => Promise<JoinedAnswer>): void => {
@@ -30,10 +32,7 @@ export function JoinPage({ code, link, trouble, onJoined }: Props) {
           {wrong}
         </p>
       )}
-      <p className="quiet">
-        No mail address, no password. Only your teacher sees what you tick and how long you practised; nobody else in the class does. You can take all of it
-        with you or have it deleted whenever you like.
-      </p>
+      <p className="quiet">{words.kept}</p>
     </main>
   )
 }
@@ -44,6 +43,7 @@ interface FormProps {
 }
 
 function ByCode({ code: given, busy, onSend }: FormProps & { readonly code: string }) {
+  const words = useWords().join
   const [code, setCode] = useState(given)
   const [name, setName] = useState('')
   const [hand, setHand] = useState<'left' | 'right' | null>(null)
@@ -56,9 +56,9 @@ function ByCode({ code: given, busy, onSend }: FormProps & { readonly code: stri
         if (isReady && hand) onSend(() => talk.join({ code, name: name.trim(), hand, word }))
       }}
     >
-      <h1>Join your class</h1>
+      <h1>{words.title}</h1>
       <label>
-        Code of the class
+        {words.code}
         <input
           value={code}
           onChange={(event) => setCode(event.target.value)}
@@ -69,30 +69,31 @@ function ByCode({ code: given, busy, onSend }: FormProps & { readonly code: stri
         />
       </label>
       <label>
-        What you are called
+        {words.name}
         <input value={name} maxLength={120} onChange={(event) => setName(event.target.value)} autoComplete="given-name" autoFocus={given !== ''} />
       </label>
       <fieldset>
-        <legend>The hand that holds the needle</legend>
+        <legend>{words.hand}</legend>
         {(['left', 'right'] as const).map((one) => (
           <label key={one} className="learn-choice">
-            <input type="radio" name="hand" checked={hand === one} onChange={() => setHand(one)} /> {one === 'left' ? 'Left' : 'Right'}
+            <input type="radio" name="hand" checked={hand === one} onChange={() => setHand(one)} /> {words.hands[one]}
           </label>
         ))}
       </fieldset>
       <label>
-        A word to come back with
+        {words.word}
         <input value={word} maxLength={40} onChange={(event) => setWord(event.target.value)} autoComplete="off" autoCapitalize="none" />
-        <span className="quiet">At least four letters. Asked for only on another device.</span>
+        <span className="quiet">{words.wordHint}</span>
       </label>
       <button type="submit" className="learn-main" disabled={busy || !isReady}>
-        Join
+        {words.join}
       </button>
     </form>
   )
 }
 
 function ByLink({ link, busy, onSend }: FormProps & { readonly link: string }) {
+  const words = useWords().join
   const [word, setWord] = useState('')
   const [about, setAbout] = useState<LinkAnswer | null>(null)
   useEffect(() => {
@@ -105,13 +106,13 @@ function ByLink({ link, busy, onSend }: FormProps & { readonly link: string }) {
         onSend(() => talk.open({ link, word }))
       }}
     >
-      <h1>{about?.className ?? 'Your class'}</h1>
+      <h1>{about?.className ?? words.yourClass}</h1>
       <label>
-        {about?.isNew === true ? 'Choose a word to come back with' : 'Your word'}
+        {about?.isNew === true ? words.chooseWord : words.yourWord}
         <input value={word} maxLength={40} onChange={(event) => setWord(event.target.value)} autoComplete="off" autoCapitalize="none" autoFocus />
       </label>
       <button type="submit" className="learn-main" disabled={busy || word.trim().length < 4}>
-        Open
+        {words.open}
       </button>
     </form>
   )

@@ -3,8 +3,9 @@ import { lazy, Suspense, useCallback, useEffect, useState } from 'react'
 import { ExercisePage } from './ExercisePage.tsx'
 import { JoinPage } from './JoinPage.tsx'
 import { laterPages } from './later-pages.ts'
-import { useKept } from './use-kept.ts'
+import { type KeptInPage, useKept } from './use-kept.ts'
 import { WeekPage } from './WeekPage.tsx'
+import { languageOfDevice, SpokenIn, useWords } from './words/index.ts'
 
 // Loaded when it is first gone to, or when the page has nothing else to do.
 const TrainerPage = lazy(() => laterPages.trainer().then((one) => ({ default: one.TrainerPage })))
@@ -12,8 +13,22 @@ const TrainerPage = lazy(() => laterPages.trainer().then((one) => ({ default: on
 const TRAINER = '?'
 
 /** `path`, `query`: of her address: `/learn/link`, `/learn?code=`. */
-export function Learn({ path, query }: { readonly path: string; readonly query: string }) {
+export function Learn(address: { readonly path: string; readonly query: string }) {
   const page = useKept()
+  // Her course's, once it is here.
+  const language = page.kept.week ? (page.kept.week.sampler.brief.language ?? 'en') : languageOfDevice()
+  useEffect(() => {
+    document.documentElement.lang = language
+  }, [language])
+  return (
+    <SpokenIn value={language}>
+      <Pages {...address} page={page} />
+    </SpokenIn>
+  )
+}
+
+function Pages({ path, query, page }: { readonly path: string; readonly query: string; readonly page: KeptInPage }) {
+  const words = useWords()
   const { kept, trouble, joined } = page
   const link = /^\/learn\/([\w-]{20,64})$/.exec(path)?.[1] ?? null
   const [exercise, setExercise] = useExercise()
@@ -23,12 +38,12 @@ export function Learn({ path, query }: { readonly path: string; readonly query: 
   }, [kept.large])
   if (!isHers) return <JoinPage code={new URLSearchParams(query).get('code') ?? ''} link={link ?? kept.link} trouble={trouble} onJoined={joined} />
   const { week } = kept
-  if (!week) return <main className="learn-week quiet">{trouble ?? 'Your week is on its way …'}</main>
+  if (!week) return <main className="learn-week quiet">{trouble ?? words.onWay}</main>
   if (exercise !== null && week.sampler.exercises.some((one) => one.id === exercise))
     return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} />
   if (exercise === TRAINER)
     return (
-      <Suspense fallback={<main className="learn-week quiet">One moment …</main>}>
+      <Suspense fallback={<main className="learn-week quiet">{words.moment}</main>}>
         <TrainerPage {...{ page, week }} onBack={() => setExercise(null)} />
       </Suspense>
     )

@@ -1,17 +1,17 @@
 /** This week: what is on, piece by piece, how far she is, what comes next; what was before, to catch up; and what is kept of her. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
-import { nameNeedle, nameThread } from '@lemmata/core/materials'
-import { lessonNow, UNTOUCHED, type WhatNext, whatNext } from '@lemmata/core/practice'
+import { needleIn, threadIn } from '@lemmata/core/language'
+import { nameThread } from '@lemmata/core/materials'
+import { lessonNow, UNTOUCHED, whatNext } from '@lemmata/core/practice'
 import { letterOf } from '@lemmata/core/sheets'
 import { teachingOrder } from '@lemmata/core/sampler'
-import { listInWords } from '@lemmata/core/units'
-import dayjs from 'dayjs'
 import { useMemo, useState } from 'react'
 import { ExercisePicture } from '../teach/ExercisePicture.tsx'
 import { practiceIn } from './kept.ts'
 import { talk } from './talk.ts'
 import type { KeptInPage } from './use-kept.ts'
+import { dayIn, useLanguage, useWords } from './words/index.ts'
 
 interface Props {
   readonly page: KeptInPage
@@ -21,6 +21,8 @@ interface Props {
 }
 
 export function WeekPage({ page, week, onOpen, onTrain }: Props) {
+  const words = useWords()
+  const language = useLanguage()
   const { kept, connected, trouble } = page
   const practice = practiceIn(kept)
   const { sampler, lessons, today, learner } = week
@@ -47,11 +49,11 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
       </header>
       <State connected={connected} unsent={kept.unsent.length} trouble={trouble} />
       <p className="learn-next">
-        <b>Next:</b> {nextInWords(next, nameOf, (id) => lessons.find((one) => one.id === id)?.title ?? '')}
+        <b>{words.week.next}</b> {words.next(next, { piece: nameOf, lesson: (id) => lessons.find((one) => one.id === id)?.title ?? '' })}
       </p>
       <button type="button" className="learn-train" onClick={onTrain}>
-        <span>Where does the needle go next?</span>
-        <span className="quiet">Two minutes, a few motions a day</span>
+        <span>{words.week.train}</span>
+        <span className="quiet">{words.week.trainHint}</span>
       </button>
       {lessons.map((lesson) => {
         const exercises = sampler.lessons.find((one) => one.id === lesson.id)?.exercises ?? []
@@ -66,11 +68,11 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
                 <span>
                   {lesson.title}
                   <span className="quiet">
-                    {lesson.on.map((day) => dayjs(day).format('dddd D MMMM')).join(' and ')}
+                    {lesson.on.map((day) => dayIn(day, words.day, language)).join(words.week.and)}
                     {isHidden
-                      ? `, to be seen from ${dayjs(lesson.seenFrom).format('D MMMM')}`
-                      : `${lesson.on.length > 0 ? ', ' : ''}${done} of ${exercises.length} done`}
-                    {lesson.id === now && ' · on now'}
+                      ? `, ${words.week.seenFrom(dayIn(lesson.seenFrom, words.shortDay, language))}`
+                      : `${lesson.on.length > 0 ? ', ' : ''}${words.week.done(done, exercises.length)}`}
+                    {lesson.id === now && ` · ${words.week.onNow}`}
                   </span>
                 </span>
               </button>
@@ -87,8 +89,8 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
                         <Swatch done={worked.get(id)} clothHex={sampler.cloth.colour.hex} />
                         <span>{nameOf(id)}</span>
                         <span className="quiet">
-                          {STATES[state]}
-                          {minutes > 0 && ` · ${minutes} min`}
+                          {words.week.states[state]}
+                          {minutes > 0 && ` · ${words.piece.minutes(minutes)}`}
                         </span>
                       </button>
                     </li>
@@ -106,23 +108,25 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
 
 /** What a lesson is worked with: each thread and needle once, in the order in which they are needed. */
 function Bag({ of }: { readonly of: readonly WorkedExercise[] }) {
+  const words = useWords()
+  const language = useLanguage()
   const threads = new Map<string, { readonly kind: string; readonly colours: Map<string, string> }>()
   const needles = new Set<string>()
   for (const { threads: used } of of)
     for (const { kind, thread, needle } of used) {
-      const name = nameThread(kind).toLowerCase()
+      const name = language === 'en' ? nameThread(kind).toLowerCase() : threadIn(kind, language)
       const one = threads.get(name) ?? { kind: name, colours: new Map<string, string>() }
       one.colours.set(thread.colour.name, thread.colour.hex)
       threads.set(name, one)
-      needles.add(nameNeedle(needle.value))
+      needles.add(needleIn(needle.value, language))
     }
   if (needles.size === 0) return null
   return (
     <p className="learn-bag">
-      <b>In your bag:</b>{' '}
+      <b>{words.week.bag}</b>{' '}
       {[...threads.values()].map(({ kind, colours }) => (
         <span key={kind}>
-          {kind} in{' '}
+          {words.week.threadsIn(kind)}{' '}
           {[...colours].map(([colour, hex], index) => (
             <span key={colour}>
               {index > 0 && ', '}
@@ -132,7 +136,7 @@ function Bag({ of }: { readonly of: readonly WorkedExercise[] }) {
           ;{' '}
         </span>
       ))}
-      {listInWords([...needles])}.
+      {words.list([...needles])}.
     </p>
   )
 }
@@ -141,36 +145,19 @@ function Swatch({ done, clothHex }: { readonly done: WorkedExercise | undefined;
   return <span className="learn-swatch">{done && <ExercisePicture done={done} clothHex={clothHex} widthPx={64} heightPx={44} />}</span>
 }
 
-const STATES = { untouched: 'not begun', practising: 'practising', stuck: 'stuck: your teacher sees it', can: 'can do it ✓' } as const
-
-function nextInWords(next: WhatNext, nameOf: (id: string) => string, titleOf: (id: string) => string): string {
-  switch (next.kind) {
-    case 'help':
-      return `your teacher helps you with ${nameOf(next.exercise)}${next.step === null ? '' : `, step ${next.step}`}. Go on with another piece meanwhile.`
-    case 'catch-up':
-      return `catch up: ${nameOf(next.exercise)}, of ${next.lessons.map(titleOf).join(' and ')}.`
-    case 'practise':
-      return next.minutes > 0 ? `go on with ${nameOf(next.exercise)}.` : `${nameOf(next.exercise)}.`
-    case 'ahead':
-      return `you are ahead, with ${nameOf(next.exercise)}.`
-    case 'ready':
-      return `you are ready for ${titleOf(next.lesson)}.`
-    case 'finished':
-      return 'all of it is worked. What is left is finishing.'
-  }
-}
-
 function State({ connected, unsent, trouble }: { readonly connected: boolean; readonly unsent: number; readonly trouble: string | null }) {
-  const waits = unsent === 0 ? '' : ` ${unsent} ${unsent === 1 ? 'thing waits' : 'things wait'} here to be sent.`
+  const words = useWords().week
+  const waits = unsent === 0 ? '' : ` ${words.waits(unsent)}`
   return (
     <p className="learn-state" role="status">
-      {trouble ?? (connected ? waits.trim() : `No connection: go on, all of it works.${waits}`)}
+      {trouble ?? (connected ? waits.trim() : `${words.lost}${waits}`)}
     </p>
   )
 }
 
 /** Her link, large print, and everything about her: out, or away. */
 function Mine({ page }: { readonly page: KeptInPage }) {
+  const words = useWords().mine
   const { kept, change, leave } = page
   const [said, setSaid] = useState('')
   const [sure, setSure] = useState(false)
@@ -180,7 +167,7 @@ function Mine({ page }: { readonly page: KeptInPage }) {
       const text = JSON.stringify(await talk.everything(key), null, 2)
       const link = document.createElement('a')
       link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-      link.download = 'my-practice.json'
+      link.download = words.fileName
       link.click()
       URL.revokeObjectURL(link.href)
     } catch (thrown) {
@@ -189,33 +176,33 @@ function Mine({ page }: { readonly page: KeptInPage }) {
   }
   return (
     <details className="learn-mine">
-      <summary>My page</summary>
+      <summary>{words.title}</summary>
       <label className="learn-choice">
-        <input type="checkbox" checked={kept.large} onChange={(event) => change((before) => ({ ...before, large: event.target.checked }))} /> Large print
+        <input type="checkbox" checked={kept.large} onChange={(event) => change((before) => ({ ...before, large: event.target.checked }))} /> {words.large}
       </label>
       {kept.link !== null && (
         <p>
-          On another device, with your word:
+          {words.elsewhere}
           <br />
           <a href={`/learn/${kept.link}`}>{`${location.origin}/learn/${kept.link}`}</a>
         </p>
       )}
       <button type="button" onClick={() => void save()}>
-        Everything that is kept of me, as a file
+        {words.file}
       </button>
       {sure ? (
         <p>
-          Your ticks, minutes and questions are deleted for you and for your teacher.{' '}
+          {words.sure}{' '}
           <button type="button" className="wrong" onClick={() => void talk.forget(key).then(leave, (thrown: Error) => setSaid(thrown.message))}>
-            Delete all of it
+            {words.delete}
           </button>{' '}
           <button type="button" onClick={() => setSure(false)}>
-            Keep it
+            {words.keep}
           </button>
         </p>
       ) : (
         <button type="button" onClick={() => setSure(true)}>
-          Delete everything that is kept of me
+          {words.deleteAsk}
         </button>
       )}
       <p role="status">{said}</p>

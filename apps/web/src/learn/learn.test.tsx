@@ -11,13 +11,21 @@ import { Learn } from './Learn.tsx'
 const sampler = bandSampler('2026-11-23')
 const LINK = 'a'.repeat(32)
 const [first] = sampler.lessons
+let language: 'en' | 'de' = 'en'
 const SAID: WeekAnswer['said'] = [
   { id: 's1', lesson: first?.id ?? '', exercise: first?.exercises[0] ?? null, asked: 'Why does it curl?', said: 'Let the needle hang and untwist.' },
   { id: 's2', lesson: first?.id ?? '', exercise: null, asked: null, said: 'Mark with a finger nail.' },
   { id: 's3', lesson: 'another', exercise: null, asked: null, said: 'Of another lesson.' },
 ]
 const week = (events: WeekAnswer['events'] = []): WeekAnswer => ({
-  ...{ learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} }, className: 'Thursdays', today: '2026-12-01', sampler, events, said: SAID },
+  ...{
+    learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} },
+    className: 'Thursdays',
+    today: '2026-12-01',
+    sampler: language === 'en' ? sampler : { ...sampler, brief: { ...sampler.brief, language } },
+    events,
+    said: SAID,
+  },
   lessons: sampler.lessons.map(({ id, title }, index) => ({
     ...{ id, title, number: index + 1, on: [`2026-1${index < 1 ? 1 : 2}-2${index}`], seenFrom: index > 3 ? '2027-01-01' : null },
   })),
@@ -28,6 +36,7 @@ const server = { lost: false, known: true, events: new Map<string, ToldEvent>(),
 beforeEach(() => {
   Object.assign(server, { lost: false, known: true, events: new Map(), asked: [] })
   location.hash = ''
+  language = 'en'
   vi.stubGlobal('fetch', (path: string, { method, body, headers }: RequestInit) => {
     server.asked.push(`${method ?? ''} ${path}`)
     if (server.lost) return Promise.reject(new TypeError('lost'))
@@ -72,6 +81,21 @@ it('says of the lesson that is open what it is worked with, each thread and need
   expect(bag).toMatch(/in .*; .*(embroidery|tapestry|sharp|chenille).*\.$/i)
   const words = bag.split(/[:;,.] */).filter((one) => one !== '')
   expect(new Set(words).size).toBe(words.length)
+})
+
+it('speaks the language in which the course comes out', async () => {
+  known()
+  language = 'de'
+  open()
+  await screen.findByText('Als Nächstes:')
+  expect(document.documentElement.lang).toBe('de')
+  expect(screen.getByText(/Freitag, 20. November/)).toBeTruthy()
+  const words = screen.getByRole('main').textContent ?? ''
+  for (const english of ['not begun', 'In your bag', 'on now', 'My page', 'stranded cotton']) expect(words).not.toContain(english)
+  fireEvent.click(screen.getByText(name))
+  await screen.findByText('Nächster Schritt')
+  expect(screen.getByText('Diese Reihe kann ich')).toBeTruthy()
+  expect(screen.getByTestId('learn-sentence').textContent).not.toMatch(/\b(the|needle|at)\b/)
 })
 
 it('shows with a piece what the whole class was told of it and of its lesson', async () => {

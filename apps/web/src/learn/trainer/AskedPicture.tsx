@@ -6,6 +6,7 @@ import type { Demonstration, Step } from '@lemmata/core/steps'
 import { useEffect, useRef } from 'react'
 import { paintItems, prepareCanvas } from '../../drawing/paint.ts'
 import { useSize } from '../../drawing/use-size.ts'
+import { useWords } from '../words/index.ts'
 import type { AskedNow } from './use-sitting.ts'
 
 const CARD = { widthMm: 100, heightMm: 92, numberMm: 5.6 }
@@ -50,6 +51,7 @@ interface Props {
 }
 
 export function AskedPicture({ asked: { done, quiz }, frame, step, seen, clothHex, places, dot, onTouch, label }: Props) {
+  const words = useWords().train
   const ref = useRef<HTMLCanvasElement>(null)
   const { width } = useSize(ref)
   const { demonstration } = quiz
@@ -76,7 +78,7 @@ export function AskedPicture({ asked: { done, quiz }, frame, step, seen, clothHe
             key={letter}
             type="button"
             className={`asked-place ${state}`}
-            aria-label={`Place ${letter}${state === 'right' ? ', right' : state === 'wrong' ? ', not there' : ''}`}
+            aria-label={state === 'right' ? words.placeRight(letter) : state === 'wrong' ? words.placeWrong(letter) : words.place(letter)}
             disabled={state !== 'open'}
             onClick={() => onTouch(index)}
             style={styleAt(at)}

@@ -1,10 +1,11 @@
 /** Where does the needle go next? Two minutes between lessons: touch the place, say how the thread lies, and see what comes of it. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { aroundOf, askMotion, consequenceOf, RECALL_WORDS, toldInWords } from '@lemmata/core/recall'
+import { stitchIn } from '@lemmata/core/language'
 import { stepSentence } from '@lemmata/core/steps'
-import dayjs from 'dayjs'
 import { useEffect, useMemo, useState } from 'react'
 import type { KeptInPage } from '../use-kept.ts'
+import { dayIn, useLanguage, useWords } from '../words/index.ts'
 import { AskedPicture, frameFor, type PlaceToTouch } from './AskedPicture.tsx'
 import { type AskedNow, useSitting } from './use-sitting.ts'
 
@@ -15,24 +16,23 @@ interface Props {
 }
 
 export function TrainerPage({ page, week, onBack }: Props) {
+  const words = useWords()
   const sitting = useSitting(page.kept, week)
   const { asked, at, count, exercise, isAgain, isOver, on, more, next } = sitting
   const { name = '' } = week.sampler.exercises.find((one) => one.id === exercise) ?? {}
   return (
     <main className="learn-moves asked">
       <header className="learn-head">
-        <button type="button" className="learn-back" onClick={onBack} aria-label="Back to this week">
+        <button type="button" className="learn-back" onClick={onBack} aria-label={words.piece.backToWeek}>
           ‹
         </button>
         <div>
-          <h1>{isOver ? 'Where does the needle go?' : name}</h1>
-          <p className="quiet">{isOver ? '' : `${asked?.done.assigned.document.name ?? ''}${isAgain ? ', once more' : ''}`}</p>
-        </div>
-        {!isOver && (
-          <p className="quiet asked-count">
-            {at + 1} of {count}
+          <h1>{isOver ? words.train.title : name}</h1>
+          <p className="quiet">
+            {isOver ? '' : `${asked ? stitchIn(asked.done.assigned.document, asked.done.assigned.language) : ''}${isAgain ? `, ${words.train.again}` : ''}`}
           </p>
-        )}
+        </div>
+        {!isOver && <p className="quiet asked-count">{words.piece.place(at + 1, count)}</p>}
       </header>
       {isOver ? (
         <Over count={count} next={next} today={week.today} onMore={more} onBack={onBack} />
@@ -68,18 +68,20 @@ function Over({
   onMore,
   onBack,
 }: Pick<Props, 'onBack'> & { readonly count: number; readonly next: string | null; readonly today: string; readonly onMore: () => void }) {
-  const when = next === null ? null : next <= today ? 'There are more for today.' : `The next come back on ${dayjs(next).format('dddd D MMMM')}.`
+  const words = useWords()
+  const language = useLanguage()
+  const when = next === null ? null : next <= today ? words.train.today : words.train.comesBack(dayIn(next, words.day, language))
   return (
     <section className="asked-over" role="status">
-      <h2>{count > 0 ? 'That is all for now.' : 'Nothing to ask yet.'}</h2>
-      <p>{when ?? 'When a lesson has been taught, its motions are asked here, a few a day.'}</p>
+      <h2>{count > 0 ? words.train.over : words.train.nothing}</h2>
+      <p>{when ?? words.train.later}</p>
       {count > 0 && (
         <button type="button" onClick={onMore}>
-          A few more
+          {words.train.more}
         </button>
       )}
       <button type="button" className="learn-main" onClick={onBack}>
-        Back to this week
+        {words.piece.backToWeek}
       </button>
     </section>
   )
@@ -100,6 +102,7 @@ function Ask({ asked, clothHex, units, seed, onAnswered, onNext }: AskProps) {
   const { quiz, motion, done } = asked
   const { language } = done.assigned
   const words = RECALL_WORDS[language]
+  const chrome = useWords().train
   const frame = useMemo(() => frameFor(aroundOf(quiz, motion)), [quiz, motion])
   const question = useMemo(() => askMotion(quiz, motion, frame, seed), [quiz, motion, frame, seed])
   const [hole, setHole] = useState<number | null>(null)
@@ -150,13 +153,13 @@ function Ask({ asked, clothHex, units, seed, onAnswered, onNext }: AskProps) {
         places={isAnswered && !showsWrong ? [] : places.filter((one) => one.state !== 'past')}
         dot={isAnswered ? null : question.entry}
         onTouch={(index) => answer({ hole: index })}
-        label={showsWrong ? 'What came of it' : isAnswered ? 'How it goes' : `The cloth before it. ${asks}`}
+        label={showsWrong ? chrome.cameOfIt : isAnswered ? chrome.howItGoes : chrome.before(asks)}
       />
       <div className="asked-said" aria-live="polite">
         {isAnswered ? (
           <>
             <p className="learn-sentence" data-testid="asked-verdict">
-              <b className={wrong ? 'wrong' : 'well'}>{wrong ? 'Not so.' : 'Yes.'}</b> {wrong ? toldInWords(wrong.told, language, units) : ''}
+              <b className={wrong ? 'wrong' : 'well'}>{wrong ? chrome.no : chrome.yes}</b> {wrong ? toldInWords(wrong.told, language, units) : ''}
             </p>
             <p className="asked-right">{stepSentence(motion.step, done.assigned)}</p>
           </>
@@ -179,13 +182,13 @@ function Ask({ asked, clothHex, units, seed, onAnswered, onNext }: AskProps) {
         <div className="learn-turn">
           {wrong?.seen ? (
             <button type="button" onClick={() => setShows(shows === 'right' ? 'came-of-it' : 'right')}>
-              {shows === 'right' ? 'What came of it' : 'How it goes'}
+              {shows === 'right' ? chrome.cameOfIt : chrome.howItGoes}
             </button>
           ) : (
             <span />
           )}
           <button type="button" className="learn-main" disabled={!isAnswered} onClick={() => onNext(wrong === null)}>
-            On
+            {chrome.on}
           </button>
         </div>
       </footer>

@@ -1,0 +1,126 @@
+/** What a learner's page says, in English. Another language is another table of the same. */
+import type { WhatNext } from '@lemmata/core/practice'
+import { listInWords } from '@lemmata/core/units'
+
+interface Names {
+  readonly piece: (id: string) => string
+  readonly lesson: (id: string) => string
+}
+
+export const ENGLISH = {
+  /** As a day is written. */
+  day: 'dddd D MMMM',
+  shortDay: 'D MMMM',
+  list: listInWords,
+  onWay: 'Your week is on its way …',
+  moment: 'One moment …',
+  week: {
+    next: 'Next:',
+    train: 'Where does the needle go next?',
+    trainHint: 'Two minutes, a few motions a day',
+    seenFrom: (day: string) => `to be seen from ${day}`,
+    done: (count: number, of: number) => `${count} of ${of} done`,
+    onNow: 'on now',
+    and: ' and ',
+    bag: 'In your bag:',
+    threadsIn: (kind: string) => `${kind} in`,
+    states: { untouched: 'not begun', practising: 'practising', stuck: 'stuck: your teacher sees it', can: 'can do it ✓' },
+    waits: (count: number) => `${count} ${count === 1 ? 'thing waits' : 'things wait'} here to be sent.`,
+    lost: 'No connection: go on, all of it works.',
+  },
+  next: (next: WhatNext, { piece, lesson }: Names): string => {
+    switch (next.kind) {
+      case 'help':
+        return `your teacher helps you with ${piece(next.exercise)}${next.step === null ? '' : `, step ${next.step}`}. Go on with another piece meanwhile.`
+      case 'catch-up':
+        return `catch up: ${piece(next.exercise)}, of ${next.lessons.map(lesson).join(' and ')}.`
+      case 'practise':
+        return next.minutes > 0 ? `go on with ${piece(next.exercise)}.` : `${piece(next.exercise)}.`
+      case 'ahead':
+        return `you are ahead, with ${piece(next.exercise)}.`
+      case 'ready':
+        return `you are ready for ${lesson(next.lesson)}.`
+      case 'finished':
+        return 'all of it is worked. What is left is finishing.'
+    }
+  },
+  mine: {
+    title: 'My page',
+    large: 'Large print',
+    elsewhere: 'On another device, with your word:',
+    file: 'Everything that is kept of me, as a file',
+    fileName: 'my-practice.json',
+    sure: 'Your ticks, minutes and questions are deleted for you and for your teacher.',
+    delete: 'Delete all of it',
+    keep: 'Keep it',
+    deleteAsk: 'Delete everything that is kept of me',
+  },
+  piece: {
+    gone: 'This piece cannot be shown here. Ask your teacher.',
+    back: 'Back',
+    backToWeek: 'Back to this week',
+    lesson: (number: number) => `lesson ${number}`,
+    hands: { left: 'Left hand', right: 'Right hand' },
+    place: (at: number, of: number) => `${at} of ${of}`,
+    stop: 'Stop',
+    moving: 'Show it moving',
+    turnOver: 'Turn over',
+    frontAgain: 'Front again',
+    read: 'Read it',
+    nextMove: 'Next move',
+    canDo: 'I can do this row',
+    stuck: 'I am stuck here',
+    notStuck: 'Not stuck any more',
+    pieces: (count: number, of: number) => `Pieces worked: ${count} of ${of}`,
+    pieceNumber: (number: number) => `Piece ${number}`,
+    look: 'Look at it',
+    front: 'Front:',
+    backSide: 'Back:',
+    care: (text: string) => `Take care: ${text}`,
+    forClass: (count: number) => `For the whole class (${count})`,
+    ask: (count: number) => `Ask your teacher${count > 0 ? ` (${count} asked)` : ''}`,
+    question: 'Your question',
+    send: 'Ask',
+    anotherPiece: 'another piece:',
+    minutes: (minutes: number) => `${minutes} min`,
+    stopTime: 'Stop the time',
+    practised: (minutes: number) => `${minutes} min practised`,
+    time: 'Time it',
+  },
+  train: {
+    title: 'Where does the needle go?',
+    again: 'once more',
+    over: 'That is all for now.',
+    nothing: 'Nothing to ask yet.',
+    today: 'There are more for today.',
+    comesBack: (day: string) => `The next come back on ${day}.`,
+    later: 'When a lesson has been taught, its motions are asked here, a few a day.',
+    more: 'A few more',
+    yes: 'Yes.',
+    no: 'Not so.',
+    cameOfIt: 'What came of it',
+    howItGoes: 'How it goes',
+    before: (asks: string) => `The cloth before it. ${asks}`,
+    on: 'On',
+    place: (letter: string) => `Place ${letter}`,
+    placeRight: (letter: string) => `Place ${letter}, right`,
+    placeWrong: (letter: string) => `Place ${letter}, not there`,
+  },
+  join: {
+    title: 'Join your class',
+    code: 'Code of the class',
+    name: 'What you are called',
+    hand: 'The hand that holds the needle',
+    hands: { left: 'Left', right: 'Right' },
+    word: 'A word to come back with',
+    wordHint: 'At least four letters. Asked for only on another device.',
+    join: 'Join',
+    yourClass: 'Your class',
+    chooseWord: 'Choose a word to come back with',
+    yourWord: 'Your word',
+    open: 'Open',
+    kept: 'No mail address, no password. Only your teacher sees what you tick and how long you practised; nobody else in the class does. You can take all of it with you or have it deleted whenever you like.',
+  },
+}
+
+export type LearnWords = typeof ENGLISH
