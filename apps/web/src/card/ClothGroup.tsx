@@ -1,5 +1,5 @@
 /** Of an exercise, what is on the cloth: where it lies, its lengths, its marks, and what comes of them. */
-import { fittedShare, isStretched, rowCounts, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
+import { fittedShare, isStretched, learnedTimes, rowCounts, spokenSize, type WorkedExercise } from '@lemmata/core/exercise'
 import { keepPitch } from '@lemmata/core/refit'
 import type { Exercise, MarkStyle, Sampler } from '@lemmata/core/sampler'
 import { roleWord, sizeInWords } from '@lemmata/core/sheets'
@@ -187,7 +187,15 @@ function Figures({ sampler, done }: { sampler: Sampler; done: WorkedExercise }) 
         ))}
       </dd>
       <dt>Time</dt>
-      <dd>{formatMinutes(done.minutes.total)}</dd>
+      <dd>
+        {formatMinutes(done.minutes.total)}
+        {done.exercise.learned && learnedTimes(done.exercise) !== 1 && (
+          <small className="quiet">
+            {' '}
+            by your classes ({counted(done.exercise.learned.learners, 'learner')}); reckoned {formatMinutes(done.minutes.total / learnedTimes(done.exercise))}
+          </small>
+        )}
+      </dd>
     </dl>
   )
 }

@@ -20,6 +20,7 @@ import { JoinDialog } from './JoinDialog.tsx'
 import { LearnerCard } from './LearnerCard.tsx'
 import { NotesView } from './NotesView.tsx'
 import { PracticeGrid } from './PracticeGrid.tsx'
+import { TakeOver } from './TakeOver.tsx'
 import { useLearning } from './use-learning.ts'
 
 // Charts are much to load, and not what the class is opened for.
@@ -72,6 +73,10 @@ export function ClassStage() {
   const notes = group.open?.document.notes ?? {}
   const answered = new Set(Object.values(notes).flatMap((note) => (note.kind === 'question' ? (note.of ?? []) : [])))
   const unanswered = asked.filter((one) => !answered.has(one.id)).length
+  const learned = learnedFrom(
+    learners.map((one) => one.practice),
+    planned,
+  )
   const told = minutesTold(
     learners.map((one) => one.practice),
     columns.map((one) => one.id),
@@ -137,15 +142,13 @@ export function ClassStage() {
             <PracticeGrid
               {...{ columns, planned, held }}
               view={view}
-              learned={learnedFrom(
-                learners.map((one) => one.practice),
-                planned,
-              )}
+              learned={learned}
               rows={learners}
               onHold={(learner, exercise) => setHeld({ learner, exercise })}
               onCan={(learner, exercise, can) => learning.mark({ kind: 'can', learner, exercise, can })}
             />
           )}
+          {!isEmpty && view === 'time' && <TakeOver done={worked.done} {...{ learned, planned }} letterOf={(one) => letters.get(one) ?? ''} />}
           {!isEmpty && view === 'time' && (
             <Suspense fallback={null}>
               <MinutesChart rows={told} letterOf={(one) => letters.get(one) ?? ''} nameOf={nameOf} heightPx={240} />

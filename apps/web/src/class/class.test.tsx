@@ -188,6 +188,35 @@ it('time is drawn beside what is reckoned: of the class, and of one learner on h
   expect((await screen.findByRole('figure', { name: /^Minutes at home\. Aino:/ })).getAttribute('aria-label')).toContain(`${nameOf(rain)} 10`)
 })
 
+it('what the class took is said before the next is reckoned by it, taken over in one edit, and left out again', async () => {
+  const timed = { ...sampler, exercises: sampler.exercises.map((one) => ({ ...one, homePercent: 80 })) }
+  server.learning = {
+    ...server.learning,
+    events: ['p1', 'p2'].flatMap((learner, index) => [
+      event(`m${index}`, { kind: 'minutes', learner, minutes: 600 }),
+      event(`c${index}`, { kind: 'can', learner, can: true }),
+    ]),
+  }
+  const page = openPage(timed, <ClassStage />)
+  act(() => void store.dispatch(classOpened({ answer: { id: 'g', revision: 1, document: group }, pending: [] })))
+  await waitFor(() => expect(server.asked).toContain('GET /api/classes/g/learning'))
+  fireEvent.click(screen.getByText('Time'))
+  const button = await screen.findByRole('button', { name: 'Reckon by this class from now on' })
+  await waitFor(() => expect(button.closest('button')?.disabled).toBe(false))
+  fireEvent.click(button)
+  const dialog = await screen.findByRole('dialog')
+  expect(within(dialog).getByRole('row', { name: new RegExp(`${nameOf(rain)}.*2 learners$`) })).toBeTruthy()
+  expect(within(dialog).getAllByText('the class\u2019s pace').length).toBeGreaterThan(0)
+  expect(page.document()).toEqual(timed)
+  fireEvent.click(within(dialog).getByRole('button', { name: 'Reckon so' }))
+  const [one] = page.document().exercises.filter(({ id }) => id === rain)
+  expect(one?.learned).toMatchObject({ stitch: one?.stitch, learners: 2 })
+  expect(one?.learned?.times).toBeGreaterThan(1)
+  expect(page.document().exercises.every(({ learned }) => learned !== undefined)).toBe(true)
+  fireEvent.click(await screen.findByRole('button', { name: 'As the moves come to' }))
+  expect(page.document()).toEqual(timed)
+})
+
 describe('notes', () => {
   const notesNow = () => store.getState().class.open?.document.notes ?? {}
   it('what several asked is answered once for all, and asked no more', async () => {

@@ -80,4 +80,5 @@ export const exercise = z.object({
     .max(60)
     .optional(),
   setAside: z.array(shortText).max(40).optional(),
+  learned: z.object({ stitch: id, times: z.number().min(0.2).max(5), learners: z.number().int().min(1).max(100_000), on: isoDate }).optional(),
 }) satisfies z.ZodType<Exercise>

@@ -70,6 +70,7 @@ const SCHEMAS = {
       'note',
       'trials',
       'setAside',
+      'learned',
     ),
   }),
   'change-group': z.object({ kind: z.literal('change-group'), id, set: partial(guideGroup.omit({ id: true })), clear: keysOf('name', 'copies') }),

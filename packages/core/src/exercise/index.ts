@@ -1,5 +1,5 @@
 /** Exercises worked and measured. */
-export { workExercise } from './work-exercise.ts'
+export { learnedTimes, workExercise } from './work-exercise.ts'
 export type { WorkedExercise } from './work-exercise.ts'
 export { roleThreads } from './work-piece.ts'
 export type { WorkedPiece } from './work-piece.ts'

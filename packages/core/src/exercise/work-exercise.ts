@@ -10,6 +10,7 @@ import {
   classWeights,
   type Difficulty,
   measureMinutes,
+  timesMinutes,
   measureWidth,
   type Minutes,
   rateDifficulty,
@@ -109,7 +110,7 @@ function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise[
   const threads = usedThreads(pieces)
   const thread = sumUses(threads.map((one) => one.use))
   const drawnMm = sumOf(pieces, (piece) => lengthToDraw(piece.guide))
-  const minutes = measureMinutes(motions, thread.needlefuls, drawnMm, around.brief.level)
+  const minutes = timesMinutes(measureMinutes(motions, thread.needlefuls, drawnMm, around.brief.level), learnedTimes(exercise))
   const weights = classWeights(around.brief.hardFor)
   const stitch = stitchLoads(assigned, pieces)
   const difficulty = rateDifficulty(stitch, settingLoads(assigned, pieces, minutes.total), weights)
@@ -128,6 +129,11 @@ function measure(exercise: Exercise, assigned: Assigned, pieces: WorkedExercise[
     stitchDifficulty: rateStitch(stitch, weights),
     problems,
   }
+}
+
+/** So many times as long as the moves come to, by what classes took; 1 where nothing was learned of this stitch. */
+export function learnedTimes({ learned, stitch }: Pick<Exercise, 'learned' | 'stitch'>): number {
+  return learned?.stitch === stitch ? learned.times : 1
 }
 
 /** What size, curve, marks, strands and minutes add: of the hardest piece. */

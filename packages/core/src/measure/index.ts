@@ -2,7 +2,7 @@
 export { addRuns, measureThread, runsOf, SLACK, sumUses, TAILS_MM } from './thread-use.ts'
 export type { ThreadRun, ThreadUse, ThreadUseSettings } from './thread-use.ts'
 export { measureBare, measureCoverage, measureWidth } from './line-width.ts'
-export { measureMinutes, SECONDS, secondsOf } from './minutes.ts'
+export { measureMinutes, timesMinutes, SECONDS, secondsOf } from './minutes.ts'
 export type { Minutes } from './minutes.ts'
 export { rateDifficulty, rateStitch, USUAL_WEIGHTS } from './difficulty.ts'
 export type { Difficulty, DifficultyPart, DifficultyWeights, PassLoads, SettingLoads, StitchLoads } from './difficulty.ts'

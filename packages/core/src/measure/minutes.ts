@@ -136,6 +136,11 @@ export function secondsOf(motions: MotionCounts, level: Level): number {
   return seconds
 }
 
+/** All of it so many times as long. */
+export function timesMinutes({ stitching, needlefuls, settingOut, total }: Minutes, times: number): Minutes {
+  return { stitching: stitching * times, needlefuls: needlefuls * times, settingOut: settingOut * times, total: total * times }
+}
+
 export function measureMinutes(motions: MotionCounts, needlefuls: number, lengthMm: number, level: Level): Minutes {
   const stitching = (secondsOf(motions, level) * (1 + 3 * UNPICKED[level])) / 60
   const threads = (needlefuls * NEEDLEFUL_S[level]) / 60

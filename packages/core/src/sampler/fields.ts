@@ -25,6 +25,7 @@ export const EXERCISE_FIELDS = fieldOrder<Exercise>({
   note: 19,
   trials: 20,
   setAside: 21,
+  learned: 22,
 })
 
 export const GUIDE_FIELDS = fieldOrder<DrawnGuide>({ id: 0, name: 1, layer: 2, draft: 3, guide: 4, copies: 5 })

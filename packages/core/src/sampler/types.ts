@@ -151,6 +151,16 @@ export interface TrialNote {
   readonly votes?: number | undefined
 }
 
+/** Holds for the stitch that was worked; of another it says nothing. */
+export interface LearnedTimes {
+  readonly stitch: StitchId
+  /** So many times as long as the moves come to, 0.2 to 5. */
+  readonly times: number
+  readonly learners: number
+  /** Year, month and day on which it was taken over. */
+  readonly on: string
+}
+
 /** How much each wish weighs when an order is sought: 1 is usual. */
 export interface WishWeights {
   readonly evenness?: number | undefined
@@ -238,6 +248,8 @@ export interface Exercise {
   readonly trials?: readonly TrialNote[] | undefined
   /** Codes of cautions that the teacher has read and leaves as they are. */
   readonly setAside?: readonly string[] | undefined
+  /** What classes took of it against what is reckoned: from then on it is reckoned so. */
+  readonly learned?: LearnedTimes | undefined
 }
 
 export interface Lesson {
