@@ -1,7 +1,7 @@
 /** One piece of work, move by move: one a swipe, a key or a press; the hand moving, in her hand; what she ticks, times, asks and is stuck in. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
-import { cautionIn, proseIn, stitchIn } from '@lemmata/core/language'
+import { cautionIn, stitchIn } from '@lemmata/core/language'
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { alikeInWords, SHEET_WORDS, stepLetter, threadsAlike } from '@lemmata/core/sheets'
 import { stepSentence } from '@lemmata/core/steps'
@@ -12,6 +12,7 @@ import { readAloud } from '../teach/read-aloud.ts'
 import { useAwake } from '../teach/use-awake.ts'
 import { minutesSince, practiceIn } from './kept.ts'
 import type { KeptInPage } from './use-kept.ts'
+import { useProse } from './words/use-prose.ts'
 import { useWords } from './words/index.ts'
 
 interface Props {
@@ -198,7 +199,8 @@ function Slips({ done }: { readonly done: WorkedExercise }) {
   const words = useWords().piece
   const { document, language } = done.assigned
   const { look, slips = [], cautions = [] } = document
-  const [front, back] = [look?.front, look?.back].map((text) => (text === undefined ? null : proseIn(text, language)))
+  const prose = useProse(language)
+  const [front, back] = [look?.front, look?.back].map((text) => (text === undefined ? null : prose(text)))
   return (
     <details className="learn-slips">
       <summary>{words.look}</summary>
@@ -214,7 +216,7 @@ function Slips({ done }: { readonly done: WorkedExercise }) {
       )}
       {slips.map(({ see, mend }) => (
         <p key={see}>
-          <b>{proseIn(see, language) ?? see}.</b> {proseIn(mend, language) ?? mend}
+          <b>{prose(see) ?? see}.</b> {prose(mend) ?? mend}
         </p>
       ))}
       {cautions.map((one) => (

@@ -1,4 +1,5 @@
-/** Pages that a first visit does without: fetched as they are gone to, and before the connection can be lost. */
+/** What a first visit does without: fetched as it is gone to, and before the connection can be lost. */
 export const laterPages = {
   trainer: () => import('./trainer/TrainerPage.tsx'),
+  prose: () => import('@lemmata/core/prose'),
 }

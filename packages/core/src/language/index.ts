@@ -2,4 +2,4 @@
 export { LANGUAGES } from './language.ts'
 export type { Language } from './language.ts'
 export type { NamesOf } from './names.ts'
-export { cautionIn, needleIn, passIn, proseIn, roleIn, stitchIn, strandsIn, threadIn } from './names.ts'
+export { cautionIn, needleIn, passIn, roleIn, stitchIn, strandsIn, threadIn } from './names.ts'

@@ -1,7 +1,5 @@
 /** What stitches, threads, needles and passes are called. English names stand in their documents; a language that lacks one has it in English. */
 import { GERMAN_CAUTIONS, GERMAN_NEEDLES, GERMAN_PASSES, GERMAN_ROLES, GERMAN_THREADS } from './german-words.ts'
-import { GERMAN_LOOKS } from './german-looks.ts'
-import { GERMAN_SLIPS } from './german-slips.ts'
 import type { Language } from './language.ts'
 
 /** A stitch's names in the other languages. */
@@ -52,6 +50,4 @@ export function needleIn(
 }
 
 export const strandsIn = (count: number, otherwise: string, language: Language): string => (language === 'en' ? otherwise : NAMES[language].strands(count))
-/** What a document says of looks and slips; null where a language has no words for it, so that no page speaks two. */
-export const proseIn = (text: string, language: Language): string | null => (language === 'en' ? text : (GERMAN_LOOKS[text] ?? GERMAN_SLIPS[text] ?? null))
 export const cautionIn = (text: string, language: Language): string => look('cautions', text, text, language)

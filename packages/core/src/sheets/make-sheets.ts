@@ -2,7 +2,8 @@
  * The lesson sheet: the pattern at exactly 1:1 with its key, then each exercise with numbered diagrams, steps
  * in words, what to look at, and cautions. Pages are drawings in millimetres; a writer makes them PDF.
  */
-import { cautionIn, type Language, needleIn, proseIn, stitchIn, strandsIn } from '../language/index.ts'
+import { cautionIn, type Language, needleIn, stitchIn, strandsIn } from '../language/index.ts'
+import { proseIn } from '../prose/index.ts'
 import { drawStep, lookOf, type Drawing, type DrawingItem, moveItems } from '../drawing/index.ts'
 import { strandsInWords, surroundingsOf } from '../assign/index.ts'
 import { roleThreads, spokenSize, type WorkedExercise, workSubstitutes } from '../exercise/index.ts'
