@@ -63,6 +63,7 @@ export {
   CODE_LENGTH,
   CODE_LETTERS,
   type JoinedAnswer,
+  askWeek,
   joinClass,
   joinCode,
   type LearningAnswer,
@@ -75,4 +76,5 @@ export {
   type ToldEvent,
   type SaidToClass,
   type WeekAnswer,
+  type WeekNews,
 } from './api/learning.ts'

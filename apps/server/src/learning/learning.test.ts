@@ -183,6 +183,35 @@ it('what her teacher answered for all, and tips, are hers to read; what is kept 
   for (const word of ['A visitor', 'Half of it', 'Begin with the knots', 'May it be washed']) expect(JSON.stringify(week)).not.toContain(word)
 })
 
+it('a device that has the week is sent only what is hers; all of it again once the class or the sampler has changed', async () => {
+  const { key } = await joinAs('Dagny')
+  const week = async (known?: string) => {
+    const answer = await ask(key, 'get', known === undefined ? '/learn/week' : `/learn/week?known=${encodeURIComponent(known)}`)
+    expect(answer.status).toBe(200)
+    return answer.body as { version: string; events: readonly unknown[]; sampler?: { name: string }; learner: { name: string } }
+  }
+  const first_ = await week()
+  expect(first_.sampler?.name).toBe(sampler.name)
+  await ask(key, 'post', '/learn/events', { events: [told({ kind: 'can', can: true })] })
+  const news = await week(first_.version)
+  expect(Object.keys(news).sort()).toEqual(['events', 'learner', 'version'])
+  expect([news.version, news.events.length, news.learner.name]).toEqual([first_.version, 1, 'Dagny'])
+  // Another one's version, or an old one, is none of hers.
+  expect((await week('something else')).sampler?.name).toBe(sampler.name)
+  const { body } = await ada.agent.get(`/api/classes/${classId}`)
+  const samplerId = (body.document.sampler ?? '') as string
+  const open = (await ada.agent.get(`/api/samplers/${samplerId}`)).body as { revision: number }
+  await post(ada, `/samplers/${samplerId}/operations`, {
+    ...{ baseRevision: open.revision, operations: [{ id: randomUUID(), operation: { kind: 'rename', name: 'Storms' } }] },
+  })
+  const changed = await week(first_.version)
+  expect([changed.sampler?.name, changed.version === first_.version]).toEqual(['Storms', false])
+  await post(ada, `/samplers/${samplerId}/operations`, {
+    ...{ baseRevision: open.revision + 1, operations: [{ id: randomUUID(), operation: { kind: 'rename', name: sampler.name } }] },
+  })
+  expect((await week(changed.version)).sampler?.name).toBe(sampler.name)
+})
+
 it('lessons that are not hers to see yet are named, and nothing of them is sent', async () => {
   const { key } = await joinAs('Unn')
   const far: ClassCalendar = {

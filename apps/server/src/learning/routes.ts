@@ -1,4 +1,4 @@
-import { joinClass, joinCode, markPractice, openLink as openLinkSchema, tellPractice } from '@lemmata/contract'
+import { askWeek, joinClass, joinCode, markPractice, openLink as openLinkSchema, tellPractice } from '@lemmata/contract'
 import express, { type Request, Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { type LearnerPrincipal, principalOf } from '../access/index.ts'
@@ -20,8 +20,8 @@ import {
   openLink,
   renewCode,
   renewLink,
-  weekOf,
 } from './service.ts'
+import { weekOf } from './week.ts'
 
 export interface LearningSettings {
   /** Codes, links and words that were not right, from one address in five minutes. */
@@ -49,7 +49,7 @@ export function learnerRoutes(sequelize: Sequelize, { mostTries }: LearningSetti
     response.json(await openLink(parseBody(openLinkSchema, request.body)))
   })
   routes.get('/learn/week', async (request, response) => {
-    response.json(await weekOf(await learnerOf(request)))
+    response.json(await weekOf(await learnerOf(request), parseBody(askWeek, request.query).known))
   })
   routes.post('/learn/events', async (request, response) => {
     const who = await learnerOf(request)

@@ -1,8 +1,7 @@
 /** Learners of a class: joining by its code, coming back by a link of their own, their week, and everything about them out and away. */
-import { applySamplerOperations, type JoinedAnswer, type LearningAnswer, type LinkAnswer, type SaidToClass, type WeekAnswer } from '@lemmata/contract'
+import type { JoinedAnswer, LearningAnswer, LinkAnswer } from '@lemmata/contract'
 import { addDays, layLessons } from '@lemmata/core/calendar'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
-import type { Lesson, Sampler } from '@lemmata/core/sampler'
 import { randomUUID } from 'node:crypto'
 import type { Sequelize } from 'sequelize'
 import type { LearnerPrincipal, Principal } from '../access/index.ts'
@@ -105,46 +104,6 @@ export async function learningOf(who: Principal, classId: string): Promise<Learn
   }
 }
 
-export async function weekOf(who: LearnerPrincipal): Promise<WeekAnswer> {
-  const { row, document, learner } = await hers(who)
-  const held = await samplerOf(row)
-  if (!held) throw notKnown()
-  const sampler = documentOf(held)
-  const today = dayIn(document.calendar?.zone)
-  const taught = sampler.lessons.filter((one) => one.exercises.length > 0)
-  const laid = document.calendar
-    ? layLessons(
-        document.calendar,
-        taught.map((one) => one.id),
-      )
-    : null
-  const lessons = taught.map((lesson, index) => {
-    const dated = laid?.lessons.find((one) => one.lesson === lesson.id)
-    const seenFrom = dated?.seenFrom ?? null
-    return { id: lesson.id, title: lesson.title, number: index + 1, on: dated?.on ?? [], seenFrom: seenFrom !== null && seenFrom > today ? seenFrom : null }
-  })
-  const seen = new Set(lessons.filter((one) => one.seenFrom === null).map((one) => one.id as string))
-  return {
-    learner,
-    className: document.name,
-    today,
-    sampler: seenOf(sampler, taught, seen),
-    lessons,
-    said: saidIn(document, seen),
-    events: await practiceOfLearner(who),
-  }
-}
-
-/** What the class is shown of lessons that she may see. */
-function saidIn({ notes = {} }: ClassDocument, seen: ReadonlySet<string>): readonly SaidToClass[] {
-  return Object.entries(notes).flatMap(([id, note]): readonly SaidToClass[] => {
-    if (!seen.has(note.lesson)) return []
-    if (note.kind === 'tip') return [{ id, lesson: note.lesson, exercise: note.exercise ?? null, asked: null, said: note.tip }]
-    if (note.kind !== 'question' || note.shared !== true || note.answer === '') return []
-    return [{ id, lesson: note.lesson, exercise: note.exercise ?? null, asked: note.asked, said: note.answer }]
-  })
-}
-
 async function hers(who: LearnerPrincipal): Promise<{ readonly row: ClassRow; readonly document: ClassDocument; readonly learner: Learner }> {
   const row = await ClassRow.findByPk(who.classId)
   const document = row && classDocumentOf(row)
@@ -152,22 +111,6 @@ async function hers(who: LearnerPrincipal): Promise<{ readonly row: ClassRow; re
   if (!row || !document || !learner) throw notKnown()
   return { row, document, learner }
 }
-
-/** Without what is not taught yet, nor what its teacher noted and weighed for herself. */
-function seenOf(sampler: Sampler, taught: readonly Lesson[], seen: ReadonlySet<string>): Sampler {
-  const shown = new Set(taught.filter((one) => seen.has(one.id)).flatMap((one) => one.exercises as readonly string[]))
-  const hidden = sampler.exercises.filter((one) => !shown.has(one.id))
-  const operations = hidden.map((one) => ({ id: one.id, operation: { kind: 'remove-exercise' as const, id: one.id } }))
-  const { document } = applySamplerOperations(sampler, operations)
-  // Whatever named them would be wrong without them; and should one not be taken out, it is not sent all the same.
-  const exercises = document.exercises
-    .filter((one) => shown.has(one.id))
-    .map(({ note: _note, trials: _trials, setAside: _setAside, pins: _pins, ...exercise }) => exercise)
-  const { purpose: _purpose, wishes: _wishes, hardFor: _hardFor, marking: _marking, ...brief } = document.brief
-  return { ...document, brief, exercises, lessons: document.lessons.filter((one) => seen.has(one.id)), keptOrders: [] }
-}
-
-const dayIn = (zone: string | undefined): string => new Intl.DateTimeFormat('en-CA', { timeZone: zone ?? 'UTC', dateStyle: 'short' }).format(new Date())
 
 /** Everything that is kept of her. */
 export async function exportLearner(who: LearnerPrincipal): Promise<unknown> {

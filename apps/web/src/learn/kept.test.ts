@@ -14,6 +14,7 @@ const week: WeekAnswer = {
     lessons: [],
     events: [],
     said: [],
+    version: 'v1',
   },
 }
 const minutes = (id: string, count: number): ToldEvent => ({ id, at: '2026-12-01T18:00:00.000Z', kind: 'minutes', exercise: 'e1', minutes: count })

@@ -18,7 +18,7 @@ export interface Kept {
 const NAME = 'lemmata-learn'
 export const NOTHING: Kept = { key: null, link: null, week: null, unsent: [], timed: null, large: false }
 
-const WEEK_BEFORE: Pick<WeekAnswer, 'said'> = { said: [] }
+const WEEK_BEFORE: Pick<WeekAnswer, 'said' | 'version'> = { said: [], version: '' }
 
 export function readKept(): Kept {
   try {

@@ -22,6 +22,7 @@ const week = (events: WeekAnswer['events'] = []): WeekAnswer => ({
     learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} },
     className: 'Thursdays',
     today: '2026-12-01',
+    version: 'v1',
     sampler: language === 'en' ? sampler : { ...sampler, brief: { ...sampler.brief, language } },
     events,
     said: SAID,
@@ -56,7 +57,10 @@ beforeEach(() => {
       for (const one of events) server.events.set(one.id, one)
       return answer(200, { kept: events.map((one) => one.id) })
     }
-    return answer(200, week([...server.events.values()].map((one) => ({ ...one, learner: 'p1', by: 'learner' as const }))))
+    const all = week([...server.events.values()].map((one) => ({ ...one, learner: 'p1', by: 'learner' as const })))
+    const { version, learner, events } = all
+    // To whom has it already nothing is sent but what is hers.
+    return answer(200, path.endsWith('/week?known=v1') ? { version, learner, events } : all)
   })
 })
 afterEach(() => {

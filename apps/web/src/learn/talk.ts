@@ -1,5 +1,5 @@
 /** What her device asks of the server. Her key goes with it; no cookie does. */
-import type { ErrorAnswer, JoinedAnswer, LinkAnswer, ToldEvent, WeekAnswer } from '@lemmata/contract'
+import type { ErrorAnswer, JoinedAnswer, LinkAnswer, ToldEvent, WeekAnswer, WeekNews } from '@lemmata/contract'
 
 /** The server answered, and not with what was asked for. */
 export class Refused extends Error {
@@ -44,7 +44,11 @@ export const talk = {
     ask<JoinedAnswer>('POST', '/join', { body: given }),
   link: (link: string) => ask<LinkAnswer>('GET', `/links/${encodeURIComponent(link)}`),
   open: (given: { readonly link: string; readonly word: string }) => ask<JoinedAnswer>('POST', '/open', { body: given }),
-  week: (key: string) => ask<WeekAnswer>('GET', '/week', { key }),
+  /** `known`: what her device has already, and is not sent again. */
+  week: (key: string, known: WeekAnswer | null) =>
+    ask<WeekAnswer | WeekNews>('GET', known?.version ? `/week?known=${encodeURIComponent(known.version)}` : '/week', { key }).then(
+      (answer): WeekAnswer => ('sampler' in answer || !known ? (answer as WeekAnswer) : { ...known, ...answer }),
+    ),
   tell: (key: string, events: readonly ToldEvent[]) => ask<{ readonly kept: readonly string[] }>('POST', '/events', { key, body: { events } }),
   everything: (key: string) => ask<unknown>('GET', '/everything', { key }),
   forget: (key: string) => ask<void>('DELETE', '/everything', { key }),

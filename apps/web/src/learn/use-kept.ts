@@ -50,7 +50,7 @@ export function useKept() {
         const ids = part.map((one) => one.id)
         change((before) => acknowledged(before, ids))
       }
-      const week = await talk.week(key)
+      const week = await talk.week(key, now.current.week)
       change((before) => ({ ...before, week }))
       setConnected(true)
       if (!one) setTrouble(null)

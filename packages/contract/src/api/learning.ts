@@ -84,9 +84,18 @@ export interface SaidToClass {
   readonly said: string
 }
 
-/** All that her page shows, and nothing of anybody else. */
-export interface WeekAnswer {
+/** `known`: the version of the week that her device has. */
+export const askWeek = z.object({ known: z.string().max(200).optional() })
+
+/** What has changed since that version: nothing but what is hers alone. */
+export interface WeekNews {
+  readonly version: string
   readonly learner: Learner
+  readonly events: readonly PracticeEvent[]
+}
+
+/** All that her page shows, and nothing of anybody else. */
+export interface WeekAnswer extends WeekNews {
   readonly className: string
   /** In the class's zone. */
   readonly today: string
@@ -94,7 +103,6 @@ export interface WeekAnswer {
   readonly sampler: Sampler
   readonly lessons: readonly LessonSeen[]
   readonly said: readonly SaidToClass[]
-  readonly events: readonly PracticeEvent[]
 }
 
 export interface LearningAnswer {

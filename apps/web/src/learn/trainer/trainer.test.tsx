@@ -12,7 +12,15 @@ import { TrainerPage } from './TrainerPage.tsx'
 
 const sampler = bandSampler('2026-11-23')
 const week: WeekAnswer = {
-  ...{ learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} }, className: 'Thursdays', today: '2026-12-01', sampler, events: [], said: [] },
+  ...{
+    learner: { id: 'p1', name: 'Gaia', hand: 'left', choices: {} },
+    className: 'Thursdays',
+    today: '2026-12-01',
+    sampler,
+    events: [],
+    said: [],
+    version: 'v1',
+  },
   lessons: sampler.lessons.map(({ id, title }, index) => ({ id, title, number: index + 1, on: [index < 3 ? '2026-11-26' : '2026-12-10'], seenFrom: null })),
 }
 const told: Extract<Told, { kind: 'recall' }>[] = []
