@@ -1,5 +1,5 @@
 /** Learners' links, the keys of their devices, and what they told of their work. */
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type NonAttribute, type Sequelize } from 'sequelize'
 
 /** Where a learner comes back to, with her word. One for each. */
 export class LinkRow extends Model<InferAttributes<LinkRow>, InferCreationAttributes<LinkRow>> {
@@ -16,6 +16,8 @@ export class LinkRow extends Model<InferAttributes<LinkRow>, InferCreationAttrib
 export class KeyRow extends Model<InferAttributes<KeyRow>, InferCreationAttributes<KeyRow>> {
   declare keyHash: string
   declare linkId: string
+  /** Where it was asked for with it. */
+  declare link?: NonAttribute<LinkRow>
   declare createdAt: CreationOptional<Date>
 }
 
@@ -47,6 +49,7 @@ export function defineLearningModels(sequelize: Sequelize): void {
     { keyHash: { type: DataTypes.STRING(64), primaryKey: true }, linkId: { type: DataTypes.UUID, allowNull: false }, createdAt: now() },
     { sequelize, tableName: 'learner_keys', timestamps: false },
   )
+  KeyRow.belongsTo(LinkRow, { as: 'link', foreignKey: 'linkId' })
   PracticeRow.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true },
