@@ -1,12 +1,17 @@
 /** One learner at one exercise: how far she is, what she asked; and what concerns her alone: her link, everything about her, out or away. */
 import type { Learner } from '@lemmata/core/classes'
 import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { rememberedOf } from '@lemmata/core/recall'
+import { counted } from '@lemmata/core/units'
 import { Button, Popconfirm } from 'antd'
+import dayjs from 'dayjs'
 import type { ReactNode } from 'react'
 import { api } from '../api/client.ts'
 import { downloadText } from '../stitches/download.ts'
 import { STATE_WORDS } from './class-words.ts'
 import type { LearningInPage } from './use-learning.ts'
+
+const addDays = (day: string, days: number): string => dayjs(day).add(days, 'day').format('YYYY-MM-DD')
 
 interface Props {
   readonly classId: string
@@ -25,6 +30,9 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
   const mark = learning.mark
+  // Asked on her phone where the needle goes next; in the first box is what she has not known twice on its day.
+  const known = rememberedOf(learning.learning?.events ?? [], learner.id, addDays)
+  const motions = [...known.values()].filter((each) => each.exercise === exercise.id)
   const of = { learner: learner.id, exercise: exercise.id }
   return (
     <aside className="card" aria-label={`${learner.name}, ${exercise.name}`}>
@@ -53,6 +61,14 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
               <dt>Pieces</dt>
               <dd>
                 {one.pieces.length} of {exercise.pieces}
+              </dd>
+            </>
+          )}
+          {motions.length > 0 && (
+            <>
+              <dt>Remembers</dt>
+              <dd>
+                {motions.filter((each) => each.box > 0).length} of {counted(motions.length, 'motion')} asked
               </dd>
             </>
           )}

@@ -173,6 +173,24 @@ describe('a learner', () => {
   })
 })
 
+it('her card says what she remembers of a piece: known twice on its day, of what she was asked', async () => {
+  const recall = (id: string, motion: string, day: string, right: boolean) => ({ ...event(id, { kind: 'recall', motion, right }), at: `${day}T18:00:00.000Z` })
+  server.learning = {
+    ...server.learning,
+    events: [
+      recall('r1', 'm1', '2026-11-01', true),
+      recall('r2', 'm1', '2026-11-02', true),
+      recall('r3', 'm2', '2026-11-01', true),
+      recall('r4', 'm3', '2026-11-01', false),
+    ],
+  }
+  await open()
+  fireEvent.click(cell('Aino', nameOf(rain)))
+  expect(await screen.findByText('1 of 3 motions asked')).toBeTruthy()
+  fireEvent.click(cell('Bram', nameOf(rain)))
+  expect(screen.queryByText('Remembers')).toBeNull()
+})
+
 it('time is drawn beside what is reckoned: of the class, and of one learner on her card', async () => {
   server.learning = {
     ...server.learning,
