@@ -1,17 +1,15 @@
 /** One learner at one exercise: how far she is, what she asked; and what concerns her alone: her link, everything about her, out or away. */
 import type { Learner } from '@lemmata/core/classes'
 import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { addDays } from '@lemmata/core/calendar'
 import { rememberedOf } from '@lemmata/core/recall'
 import { counted } from '@lemmata/core/units'
 import { Button, Popconfirm } from 'antd'
-import dayjs from 'dayjs'
 import type { ReactNode } from 'react'
 import { api } from '../api/client.ts'
 import { downloadText } from '../stitches/download.ts'
 import { STATE_WORDS } from './class-words.ts'
 import type { LearningInPage } from './use-learning.ts'
-
-const addDays = (day: string, days: number): string => dayjs(day).add(days, 'day').format('YYYY-MM-DD')
 
 interface Props {
   readonly classId: string

@@ -76,7 +76,7 @@ export function VoteScreen({ sampler, lesson, exercises, of, group, onClose }: P
     }
     // What is typed is typed, and a button is pressed by its own keys.
     if (at instanceof HTMLInputElement || (at instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter'))) return
-    const number = /^Digit([12])$/.exec(event.code)?.[1]
+    const number = /^(?:Digit|Numpad)([12])$/.exec(event.code)?.[1]
     const act = number ? () => add(Number(number) - 1, event.shiftKey ? -1 : 1) : keys[event.key.length === 1 ? event.key.toLowerCase() : event.key]
     if (!act) return
     event.preventDefault()
