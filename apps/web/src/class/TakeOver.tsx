@@ -49,28 +49,30 @@ export function TakeOver({ done, learned, planned, letterOf }: Props) {
           them counts, drawn toward the table as if three more had taken what it says (of a single exercise six), so that few change little and one alone hardly
           anything.
         </p>
-        <table className="figures take-over-table">
-          <thead>
-            <tr>
-              <th scope="col">Exercise</th>
-              <th scope="col">Now</th>
-              <th scope="col">Then</th>
-              <th scope="col">Told of by</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ one, times, learners }) => (
-              <tr key={one.exercise.id}>
-                <th scope="row">
-                  {letterOf(one.exercise.id)} {one.exercise.name}
-                </th>
-                <td>{formatMinutes(one.minutes.total)}</td>
-                <td>{formatMinutes(one.minutes.total * times)}</td>
-                <td>{learners > 0 ? counted(learners, 'learner') : 'the class’s pace'}</td>
+        <div className="take-over-scroll" tabIndex={0} role="region" aria-label="Now and then">
+          <table className="figures take-over-table">
+            <thead>
+              <tr>
+                <th scope="col">Exercise</th>
+                <th scope="col">Now</th>
+                <th scope="col">Then</th>
+                <th scope="col">Told of by</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {rows.map(({ one, times, learners }) => (
+                <tr key={one.exercise.id}>
+                  <th scope="row">
+                    {letterOf(one.exercise.id)} {one.exercise.name}
+                  </th>
+                  <td>{formatMinutes(one.minutes.total)}</td>
+                  <td>{formatMinutes(one.minutes.total * times)}</td>
+                  <td>{learners > 0 ? counted(learners, 'learner') : 'the class’s pace'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </Modal>
     </p>
   )
