@@ -3,19 +3,18 @@ import { type Point, placeAt } from '../geometry/index.ts'
 import type { ReadGuide } from '../guide/index.ts'
 import type { DrawingItem, Stroke } from './drawing.ts'
 
-const INK = '#2E5E9E'
 const WIDTH_MM = 0.22
 const STEEL = '#6E7681'
 /** Places on a rail, where it is drawn beside its middle line. */
 const RAIL_PLACES = 60
 
-/** `place`: from worked millimetres to those of the picture. `pinned`: pins stand in the cloth. */
-export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point, pinned: boolean): DrawingItem[] {
+/** `place`: from worked millimetres to those of the picture. `pinned`: pins stand in the cloth. `ink`: that shows on it. */
+export function drawDrawn(guide: ReadGuide, place: (at: Point) => Point, pinned: boolean, ink: string): DrawingItem[] {
   const solid = (...paths: readonly (readonly Point[])[]): Stroke => ({
     kind: 'stroke',
     paths: paths.map((path) => path.map(place)),
     widthMm: WIDTH_MM,
-    colour: INK,
+    colour: ink,
     opacity: 0.5,
   })
   const dashed = (...paths: readonly (readonly Point[])[]): Stroke => ({ ...solid(...paths), dashMm: [1.4, 1] })

@@ -5,6 +5,7 @@ import { drawDrawn } from './draw-drawn.ts'
 import { drawThread } from './draw-thread.ts'
 import { drawPose } from './draw-needle.ts'
 import { type Detail, lookFor, type ThreadLook } from './look.ts'
+import { inkOn } from './ink.ts'
 import { moveItems, scaleItems, type DrawingItem } from './drawing.ts'
 import { mix } from '../materials/index.ts'
 import { type NumberFrame, type NumberPlace, placeNumbers } from './number-places.ts'
@@ -95,7 +96,7 @@ function partsOf(picture: StepPicture) {
         { x: 0, y: heightMm },
       ],
     }
-    const drawn = drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture))
+    const drawn = drawDrawn(demonstration.guide, (at) => place(demonstration.seen({ x: at.x, y: at.y })), isPinned(picture), inkOn(picture.cloth).marks)
     return [cloth, ...drawn, ...scaled]
   }
   return {
@@ -155,8 +156,11 @@ function boxOfView(demonstration: Demonstration, view: number): Box {
 }
 
 /** Numbers of the holes that are made now, and smaller of those that the sentence or the last one names. */
-function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
+function numbers({ demonstration, step, numberMm, widthMm, heightMm, cloth }: StepPicture, place: (at: Point) => Point): DrawingItem[] {
   const items: DrawingItem[] = []
+  const ink = inkOn(cloth)
+  // On dark cloth a dark hole is not seen.
+  const spot = ink.isDark ? ink.words : '#3a2d1e'
   if (step.holes.length + step.known.length === 0) return items
   const places = numbersOf(demonstration, { view: step.view, widthMm, heightMm, numberMm, place })
   for (const hole of demonstration.holes) {
@@ -166,12 +170,12 @@ function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPictu
     const stands = places.get(hole.number)
     // It lies outside what is seen here.
     if (!stands) continue
-    items.push({ kind: 'disc', at, radiusMm: numberMm * (current ? 0.2 : 0.13), fill: '#3a2d1e' })
+    items.push({ kind: 'disc', at, radiusMm: numberMm * (current ? 0.2 : 0.13), fill: spot })
     if (stands.leader) {
       const to = { x: stands.at.x, y: stands.at.y - numberMm * 0.35 }
       const gap = Math.hypot(to.x - at.x, to.y - at.y)
       const end = { x: to.x + ((at.x - to.x) * 0.6 * numberMm) / gap, y: to.y + ((at.y - to.y) * 0.6 * numberMm) / gap }
-      items.push({ kind: 'stroke', paths: [[at, end]], widthMm: numberMm * 0.04, colour: '#3a2d1e', opacity: 0.7 })
+      items.push({ kind: 'stroke', paths: [[at, end]], widthMm: numberMm * 0.04, colour: spot, opacity: 0.7 })
     }
     items.push({
       kind: 'words',
@@ -179,7 +183,7 @@ function numbers({ demonstration, step, numberMm, widthMm, heightMm }: StepPictu
       text: String(hole.number),
       sizeMm: current ? numberMm * 1.15 : numberMm,
       face: current ? 'text-bold' : 'text',
-      colour: '#1F2A37',
+      colour: ink.words,
       align: 'middle',
     })
   }

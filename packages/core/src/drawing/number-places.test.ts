@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { surroundingsOf } from '../assign/index.ts'
 import { practiceFor, practiceGuide } from '../guide/index.ts'
+import { contrast } from '../materials/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { demonstrate } from '../steps/index.ts'
 import { LIBRARY } from '../stitches/index.ts'
@@ -19,7 +20,7 @@ const PICTURES = [
 type Numbers = readonly { readonly text: string; readonly at: { readonly x: number; readonly y: number } }[]
 
 /** The numbers in each picture of a stitch, and which pictures share a frame. */
-function numbersIn(id: string, picture: (typeof PICTURES)[number]): readonly { readonly view: number; readonly numbers: Numbers }[] {
+function numbersIn(id: string, picture: (typeof PICTURES)[number], cloth = '#ffffff') {
   const document = LIBRARY.find((one) => one.id === id)
   if (!document) throw new Error(id)
   const guide = practiceGuide(document.practice ?? practiceFor(document), 100, 100, 160)
@@ -29,11 +30,25 @@ function numbersIn(id: string, picture: (typeof PICTURES)[number]): readonly { r
   const shown = demonstrate({ document: assigned.document, parameters: assigned.parameters, materials: assigned.materials, hand: 'right' })
   if (!shown.ok) throw new Error(sentenceOf(shown.problems))
   return shown.value.steps.map((step) => {
-    const { items } = drawStep({ demonstration: shown.value, step, look: lookOf(assigned), detail: 'body', cloth: '#ffffff', ...picture })
+    const { items } = drawStep({ demonstration: shown.value, step, look: lookOf(assigned), detail: 'body', cloth, ...picture })
     const all = items.flatMap((one) => (one.kind === 'clipped' ? one.items : [one]))
-    return { view: step.view, numbers: all.flatMap((item) => (item.kind === 'words' ? [item] : [])) }
+    const numbers: Numbers = all.flatMap((item) => (item.kind === 'words' ? [item] : []))
+    return { view: step.view, numbers, items: all }
   })
 }
+
+describe('on any cloth', () => {
+  it.each(['#ffffff', '#F1EADB', '#1E2A44', '#101010', '#7d8891', '#A62B2A'])('%s: numbers, their holes and what is drawn are seen', (cloth) => {
+    const [picture] = PICTURES as [(typeof PICTURES)[number]]
+    const items = numbersIn('back-stitch', picture, cloth).flatMap((one) => one.items)
+    const words = items.flatMap((item) => (item.kind === 'words' ? [item.colour] : []))
+    // Where numbers point; the dark of a thread's own hole is its shadow.
+    const spots = items.flatMap((item) => (item.kind === 'disc' && item.fill !== undefined && item.fill !== '#3A2D1E' ? [item.fill] : []))
+    expect([words.length > 0, spots.length > 0]).toEqual([true, true])
+    for (const colour of new Set(words)) expect(contrast(colour, cloth), colour).toBeGreaterThanOrEqual(4.5)
+    for (const colour of new Set(spots)) expect(contrast(colour, cloth), colour).toBeGreaterThanOrEqual(3)
+  })
+})
 
 describe('numbers of holes', () => {
   it.each(LIBRARY.map((document) => document.id))('%s: none lies on another, none is off the paper', (id) => {

@@ -68,6 +68,8 @@ export function AskedPicture({ asked: { done, quiz }, frame, step, seen, clothHe
     const { x, y } = frame.place(at)
     return { left: `${x}%`, top: `${(100 * y) / CARD.heightMm}%` }
   }
+  // A sign stands away from the other place: below the lower one.
+  const others = (index: number): number => Math.min(...places.flatMap((one, other) => (other === index || one.state === 'open' ? [] : [one.at.y])))
   return (
     <div className="asked-picture">
       <canvas ref={ref} role="img" aria-label={label} style={{ aspectRatio: `${CARD.widthMm} / ${CARD.heightMm}` }} />
@@ -77,7 +79,7 @@ export function AskedPicture({ asked: { done, quiz }, frame, step, seen, clothHe
           <button
             key={letter}
             type="button"
-            className={`asked-place ${state}`}
+            className={`asked-place ${state}${at.y > others(index) ? ' below' : ''}`}
             aria-label={state === 'right' ? words.placeRight(letter) : state === 'wrong' ? words.placeWrong(letter) : words.place(letter)}
             disabled={state !== 'open'}
             onClick={() => onTouch(index)}
