@@ -72,7 +72,7 @@ export function ClassStage() {
   const asked = learners.flatMap(({ name, practice }) => practice.questions.map((one) => ({ ...one, name })))
   const notes = group.open?.document.notes ?? {}
   const answered = new Set(Object.values(notes).flatMap((note) => (note.kind === 'question' ? (note.of ?? []) : [])))
-  const unanswered = asked.filter((one) => !answered.has(one.id)).length
+  const open = asked.filter((one) => !answered.has(one.id))
   const learned = learnedFrom(
     learners.map((one) => one.practice),
     planned,
@@ -96,7 +96,7 @@ export function ClassStage() {
             { value: 'practice', label: 'Practice' },
             { value: 'came', label: 'Came' },
             { value: 'time', label: 'Time' },
-            { value: 'notes', label: unanswered > 0 ? `Notes, ${unanswered} asked` : 'Notes' },
+            { value: 'notes', label: open.length > 0 ? `Notes, ${open.length} asked` : 'Notes' },
           ]}
         />
         {group.classes.length > 1 && (
@@ -131,7 +131,7 @@ export function ClassStage() {
                 : 'Nobody yet. Add learners by name, or let them join on their own phones with a code.'}
             </p>
           ) : view === 'notes' ? (
-            <NotesView lessons={lessons} notes={notes} asked={asked} nameOf={names.exercise} />
+            <NotesView lessons={lessons} notes={notes} asked={open} nameOf={names.exercise} />
           ) : view === 'came' ? (
             <CameTable
               lessons={lessons.map((one) => ({ ...one, on: one.on === null ? '' : dayjs(one.on).format('D MMM') }))}

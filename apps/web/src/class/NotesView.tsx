@@ -24,6 +24,7 @@ interface Props {
     readonly exercises: readonly string[]
   }[]
   readonly notes: ClassDocument['notes']
+  /** Not answered yet. */
   readonly asked: readonly Asked[]
   readonly nameOf: (exercise: string) => string
 }
@@ -34,8 +35,6 @@ const keep = (id: string, note: LessonNote | null): void => editClass({ kind: 's
 
 export function NotesView({ lessons, notes = {}, asked, nameOf }: Props) {
   const all = Object.entries(notes)
-  const answered = new Set(all.flatMap(([, note]) => (note.kind === 'question' ? (note.of ?? []) : [])))
-  const open = asked.filter((one) => !answered.has(one.id))
   return (
     <div className="class-notes">
       {lessons.map((lesson) => {
@@ -45,7 +44,7 @@ export function NotesView({ lessons, notes = {}, asked, nameOf }: Props) {
             <h2>
               {lesson.number} {lesson.title} {lesson.on !== null && <span className="quiet">{dayjs(lesson.on).format('ddd D MMM')}</span>}
             </h2>
-            <OpenQuestions lesson={lesson.id} asked={open.filter((one) => lesson.exercises.includes(one.exercise))} nameOf={nameOf} />
+            <OpenQuestions lesson={lesson.id} asked={asked.filter((one) => lesson.exercises.includes(one.exercise))} nameOf={nameOf} />
             {own.map(([id, note]) => (
               <Kept key={id} id={id} note={note} nameOf={nameOf} />
             ))}

@@ -1,6 +1,6 @@
 /** What the class took, for the next class to be reckoned by: said before it is done, undone like any edit, and left out again. */
 import { type Learned, leaveOutLearned, takeOver, timesLearned } from '@lemmata/core/practice'
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { learnedTimes, type WorkedExercise } from '@lemmata/core/exercise'
 import { counted, formatMinutes } from '@lemmata/core/units'
 import { Button, Modal } from 'antd'
 import dayjs from 'dayjs'
@@ -20,7 +20,7 @@ export function TakeOver({ done, learned, planned, letterOf }: Props) {
   const kept = done.filter(({ exercise }) => exercise.learned !== undefined)
   const rows = done.flatMap((one) => {
     const times = timesLearned(one, learned, planned, on)
-    return times ? [{ one, times: times.times / (one.exercise.learned?.times ?? 1), learners: learned.exercises.get(one.exercise.id)?.learners ?? 0 }] : []
+    return times ? [{ one, times: times.times / learnedTimes(one.exercise), learners: learned.exercises.get(one.exercise.id)?.learners ?? 0 }] : []
   })
   return (
     <p className="class-acts take-over">

@@ -6,9 +6,20 @@ import { readPrint } from '../api/read-print.ts'
 export type Printing =
   | { readonly state: 'none' }
   | { readonly state: 'making'; readonly share: number }
-  /** `url`: of this page, for as long as this is the PDF wanted. */
+  /** `url`: of this page. */
   | { readonly state: 'made'; readonly url: string; readonly name: string; readonly bytes: number }
   | { readonly state: 'failed'; readonly sentence: string }
+
+/** A tab that shows one may still save it when another was made here: only those long past are let go. */
+const MOST_KEPT = 5
+const kept: string[] = []
+
+function keptUrl(file: Blob): string {
+  const url = URL.createObjectURL(file)
+  kept.push(url)
+  for (const past of kept.splice(0, Math.max(0, kept.length - MOST_KEPT))) URL.revokeObjectURL(past)
+  return url
+}
 
 /** `address`: of what is wanted; when that or the revision changes, what was made is no longer it. */
 export function usePrint(address: string, revision: number, onMade: () => void) {
@@ -18,10 +29,7 @@ export function usePrint(address: string, revision: number, onMade: () => void) 
   const leave = useCallback((): void => {
     current.current?.abort()
     current.current = null
-    setPrinting((before) => {
-      if (before.state === 'made') URL.revokeObjectURL(before.url)
-      return { state: 'none' }
-    })
+    setPrinting({ state: 'none' })
   }, [])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address or revision is another print.
   useEffect(() => leave, [address, revision, leave])
@@ -37,7 +45,7 @@ export function usePrint(address: string, revision: number, onMade: () => void) 
       const { file, name } = await readPrint(await api.print(address, mine.signal), (share) => say({ state: 'making', share }))
       if (current.current !== mine) return
       onMade()
-      const url = URL.createObjectURL(file)
+      const url = keptUrl(file)
       say({ state: 'made', url, name, bytes: file.size })
       // Where the browser will not have it opened by itself, a link to it stands there.
       window.open(url, '_blank', 'noopener')

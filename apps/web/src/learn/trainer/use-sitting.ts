@@ -12,6 +12,7 @@ export interface AskedNow {
   readonly motion: Motion
 }
 
+// The calendar of the class is much for a phone to load.
 const addDays = (day: string, days: number): string => dayjs(day).add(days, 'day').format('YYYY-MM-DD')
 
 /** What she remembers, of all that she was asked. */
