@@ -5,7 +5,7 @@
 import { drawMarkItems, type Drawing, type DrawingItem, type Layer, mirrorItems, moveItems, PRINTED_MARKS } from '../drawing/index.ts'
 import { type Mark, marksForHand, type WorkedExercise } from '../exercise/index.ts'
 import { boxOfExercise } from '../extent/index.ts'
-import type { Box } from '../geometry/index.ts'
+import { type Box, distance, type Point } from '../geometry/index.ts'
 import { findMarkMethod } from '../marking/index.ts'
 import { hoopOutline } from '../materials/index.ts'
 import type { Sampler } from '../sampler/index.ts'
@@ -15,6 +15,7 @@ import { type Area, INK, WALNUT, words } from './flow.ts'
 import { CHECK_BAR_MM, pageFurniture, PAPERS } from './furniture.ts'
 import { lettersOf } from './letters.ts'
 import { pageMap } from './page-map.ts'
+import { type PatternLabel, placeLabels } from './pattern-labels.ts'
 import { correctedFor } from './printer-correction.ts'
 import { SHEET_WORDS, type SheetWords } from './sheet-words.ts'
 import { OVERLAP_MM, tileDesign, type Tile, type Tiling } from './tile-design.ts'
@@ -68,17 +69,14 @@ function designOf(order: SheetOrder): Design | null {
   // What is ironed on comes out the other way round.
   const turned = (items: readonly DrawingItem[]): readonly DrawingItem[] => (mirrored ? mirrorItems(items, middle) : items)
   const parts = boxes.map(({ id, box }) => ({ id, box: mirrored ? { ...box, left: 2 * middle - box.right, right: 2 * middle - box.left } : box }))
-  const trace = exercises.flatMap((done) => {
-    const marks = marksForHand(done, hand)
-    return done.pieces.flatMap((piece, index) => (piece.layer === 'frame' ? [] : drawMarkItems(marks[index] ?? [], PRINTED_MARKS)))
-  })
-  const look = exercises.flatMap((done) => {
-    const marks = marksForHand(done, hand)
-    return [
-      letter(done, marks[0] ?? [], hand, letters.get(done.exercise.id) ?? ''),
-      ...(numbered.has(done.exercise.id) ? marks.flatMap((one, index) => pieceNumber(one, index + 1)) : []),
-    ]
-  })
+  const marked = exercises.map((done) => ({ done, marks: marksForHand(done, hand) }))
+  const labels = [
+    ...marked.map(({ done, marks }) => letter(done, marks[0] ?? [], hand, letters.get(done.exercise.id) ?? '')),
+    ...marked.flatMap(({ done, marks }) => (numbered.has(done.exercise.id) ? marks.flatMap((one, index) => pieceNumber(one, index + 1)) : [])),
+  ]
+  const traced = marked.flatMap(({ done, marks }) => done.pieces.flatMap((piece, index) => (piece.layer === 'frame' ? [] : [marks[index] ?? []])))
+  const trace = traced.flatMap((one) => drawMarkItems(one, PRINTED_MARKS))
+  const look = placeLabels(labels, traced.flat(), grown(whole, -1), order.measure)
   const items = { trace: turned(trace), look: turned([...hoopRing(sampler), ...look]) }
   return { items, tiling: tileDesign(parts, whole, PAPERS[order.patternPage ?? order.page]) }
 }
@@ -125,21 +123,28 @@ function layersOf({ trace, look }: Design['items'], tiling: Tiling, { row, colum
   }
 }
 
-/** The exercise's letter, before its start. */
-function letter(done: WorkedExercise, marks: readonly Mark[], hand: Hand, text: string): DrawingItem {
+/** The exercise's letter, before its start; before the nearest of what is drawn where no start is marked. */
+function letter(done: WorkedExercise, marks: readonly Mark[], hand: Hand, text: string): PatternLabel {
+  const look = { text, sizeMm: 4.4, face: 'text-bold', colour: INK } as const
   const start = marks.find((mark) => mark.kind === 'start')
-  if (start) return words(text, { x: start.at.x - start.towards.x * 6.4, y: start.at.y - start.towards.y * 6.4 + 1.5 }, 4.4, 'text-bold', INK, 'middle')
-  const box = boxOfExercise(done)
-  const x = hand === 'left' ? (box?.right ?? 0) + 3.5 : (box?.left ?? 0) - 3.5
-  return words(text, { x, y: box ? (box.top + box.bottom) / 2 + 1.5 : 0 }, 4.4, 'text-bold', INK, 'middle')
+  if (start) {
+    const before = (by: number): Point => ({ x: start.at.x - start.towards.x * by, y: start.at.y - start.towards.y * by })
+    return { ...look, of: before(4.2), rather: before(6.6) }
+  }
+  const box = boxOfExercise(done) ?? { left: 0, right: 0, top: 0, bottom: 0 }
+  const side = { x: hand === 'left' ? box.right : box.left, y: (box.top + box.bottom) / 2 }
+  const drawn = marks.flatMap((mark) => (mark.kind === 'line' ? mark.points : [mark.at]))
+  const of = drawn.reduce((near, at) => (distance(at, side) < distance(near, side) ? at : near), drawn[0] ?? side)
+  return { ...look, of, rather: { x: of.x + (hand === 'left' ? 3.5 : -3.5), y: of.y } }
 }
 
 /** The piece's number, beside its start; nothing where it is not marked. */
-function pieceNumber(marks: readonly Mark[], number: number): DrawingItem[] {
+function pieceNumber(marks: readonly Mark[], number: number): PatternLabel[] {
   const start = marks.find((mark) => mark.kind === 'start')
-  return start
-    ? [words(String(number), { x: start.at.x + start.towards.y * 2.6, y: start.at.y - start.towards.x * 2.6 + 0.9 }, 2.6, 'text', WALNUT, 'middle')]
-    : []
+  if (!start) return []
+  const of = { x: start.at.x - start.towards.x * 1.6, y: start.at.y - start.towards.y * 1.6 }
+  const rather = { x: of.x + start.towards.y * 2.4, y: of.y - start.towards.x * 2.4 }
+  return [{ text: String(number), sizeMm: 2.6, face: 'text', colour: WALNUT, of, rather }]
 }
 
 const cross = ({ x, y }: { readonly x: number; readonly y: number }, reach: number): DrawingItem => ({
