@@ -14,6 +14,7 @@ export default defineConfig({
         together: 'together.ts',
         print: 'print.ts',
         learners: 'learners.ts',
+        photo: 'photo.ts',
         'fit-seconds': 'fit-seconds.ts',
       },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },

@@ -3,7 +3,7 @@
  * A model, to compare courses by, not to foretell anyone: what it assumes is said with it. The same seed gives the same classes, and the
  * same learners miss the same lessons and more when more are missed, so that two courses are compared by their difference alone.
  */
-import { atOnce, type LessonId } from '../base/index.ts'
+import { atOnce, type LessonId, normal, seeded } from '../base/index.ts'
 import type { LessonMinutes } from './lesson-minutes.ts'
 
 export interface RehearsedCourse {
@@ -82,21 +82,4 @@ export function* rehearseInSteps({ lessons, homeRoom, weeks }: RehearsedCourse, 
   const most = Math.max(0, ...fell)
   const at = fell.indexOf(most)
   return { lessons: found, stuck: most === 0 ? null : { lesson: (lessons[at] as LessonMinutes).lesson, share: most / people } }
-}
-
-/** Thirty-two bits stirred (mulberry32): the same throws on every machine. 0 to 1, without 1. */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
-  }
-}
-
-/** About 0, with a spread of 1 (Box and Muller). */
-function normal(random: () => number): number {
-  const [a, b] = [1 - random(), random()]
-  return Math.sqrt(-2 * Math.log(a)) * Math.cos(2 * Math.PI * b)
 }

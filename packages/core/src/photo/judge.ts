@@ -1,0 +1,86 @@
+/**
+ * Whether what was read may be told: measured; measured as a whole, where the number of stitches is uncertain; or refused, with the first
+ * reason. The bounds were set on pictures of known rows and then left alone.
+ */
+import { sum } from '../base/index.ts'
+import type { CardFit } from './fit-card.ts'
+import type { RowReading } from './reading.ts'
+import type { Strip } from './rectify.ts'
+import type { Ribbon } from './ribbon.ts'
+import type { RowKind, RowPlan } from './row-plan.ts'
+import type { Told } from './tell-thread.ts'
+
+/** What is wrong with the picture, not with her work. */
+export type Refusal = 'no-card' | 'too-far' | 'blurred' | 'leaning' | 'not-flat' | 'dark' | 'glare' | 'alike' | 'no-row' | 'not-this-row'
+
+export interface RowFigures {
+  readonly count: number
+  /** Of each stitch, mm: from hole to hole, or how far it goes on from the last. */
+  readonly lengthsMm: readonly number[]
+  /** Their mean and spread. Of stitches apart, the split into stitch and gap is about right only; how far apart they begin is sure. */
+  readonly lengthMm: number
+  readonly spreadMm: number
+  readonly pitchMm: number
+  readonly gapsMm: readonly number[]
+  readonly gapMm: number | null
+  readonly driftMm: number | null
+  readonly leanDeg: number | null
+  readonly clothShare: number | null
+  readonly widestGapMm: number | null
+}
+
+/** How good the picture is: told with the figures, so that two of them can be compared. */
+export interface PictureQuality {
+  readonly pixelsPerMm: number
+  readonly tiltDeg: number
+  readonly edgeMm: number
+  readonly rmsMm: number
+}
+
+export type Verdict =
+  | { readonly state: 'refused'; readonly why: Refusal; readonly quality: PictureQuality | null }
+  /** A second colour lies under the row: one touch on the thread says which is which. */
+  | { readonly state: 'touch'; readonly quality: PictureQuality }
+  | { readonly state: 'measured' | 'whole'; readonly figures: RowFigures; readonly stitches: RowReading['stitches']; readonly quality: PictureQuality }
+
+const CARD = { points: 22, pixelsPerMm: 9, edgeMm: 0.3, tiltDeg: 32, rmsMm: 0.06, white: 0.07, clipped: 0.02 }
+const COLOUR = { apart: 7, told: 3.6 }
+const ROW = { onRow: 0.78, shortest: 0.8, longest: 1.2, fewest: 0.75, most: 1.3, longestPiece: 2.5 }
+/** How much places must stand out, and by how much their number must be better than another. */
+const PATTERN: Readonly<Record<RowKind, number>> = { apart: 0, 'end-to-end': 0.9, 'beside-the-last': 1.8, looped: 2.4, crossed: 2, 'side-by-side': 1.7 }
+const MARGIN: Readonly<Record<RowKind, number>> = { apart: 0.5, 'end-to-end': 0.35, 'beside-the-last': 1.6, looped: 0.8, crossed: 0.5, 'side-by-side': 0 }
+
+export const qualityOf = ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm }: CardFit): PictureQuality => ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm })
+
+export function judgeCard(fit: CardFit | null): Refusal | null {
+  if (!fit || fit.points < CARD.points) return 'no-card'
+  if (fit.pixelsPerMm < CARD.pixelsPerMm) return 'too-far'
+  if (fit.edgeMm > CARD.edgeMm) return 'blurred'
+  if (fit.tiltDeg > CARD.tiltDeg) return 'leaning'
+  return fit.rmsMm > CARD.rmsMm ? 'not-flat' : null
+}
+
+export function judgeLight({ white, clipped }: Strip): Refusal | null {
+  if (white < CARD.white) return 'dark'
+  return clipped > CARD.clipped ? 'glare' : null
+}
+
+export function judgeRow(plan: RowPlan, told: Told, ribbon: Ribbon | null, reading: RowReading | null): Refusal | 'measured' | 'whole' {
+  if (told.colourApart < COLOUR.apart || told.told < COLOUR.told) return 'alike'
+  if (!ribbon || ribbon.onRow < ROW.onRow) return 'no-row'
+  const long = (ribbon.endMm - ribbon.startMm) / plan.lengthMm
+  if (!reading || long < ROW.shortest || long > ROW.longest) return 'not-this-row'
+  const many = reading.count / plan.count
+  const pieceMm = Math.max(...reading.lengthsMm)
+  if (many < ROW.fewest || many > ROW.most || pieceMm > ROW.longestPiece * plan.stitchMm || reading.pattern < PATTERN[plan.kind]) return 'not-this-row'
+  return reading.margin < MARGIN[plan.kind] ? 'whole' : 'measured'
+}
+
+export function figuresOf({ count, lengthsMm, gapsMm, pitchMm, driftMm, leanDeg, clothShare, widestGapMm }: RowReading): RowFigures {
+  const lengthMm = sum(lengthsMm) / Math.max(1, lengthsMm.length)
+  return {
+    ...{ count, lengthsMm, lengthMm, pitchMm, gapsMm, driftMm, leanDeg, clothShare, widestGapMm },
+    spreadMm: Math.sqrt(sum(lengthsMm.map((one) => (one - lengthMm) ** 2)) / Math.max(1, lengthsMm.length)),
+    gapMm: gapsMm.length > 0 ? sum(gapsMm) / gapsMm.length : null,
+  }
+}

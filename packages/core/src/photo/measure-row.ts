@@ -1,0 +1,84 @@
+/** From a photograph to what it measures: the card found, the window laid flat, thread told from cloth, the row read, all of it judged. */
+import type { Point } from '../geometry/index.ts'
+import { findTargets } from './find-targets.ts'
+import { type CardFit, fitCard } from './fit-card.ts'
+import { figuresOf, judgeCard, judgeLight, judgeRow, qualityOf, type Verdict } from './judge.ts'
+import { type Picture, smoothed } from './picture.ts'
+import { readCrossed, readSideBySide } from './read-bands.ts'
+import { readApart, readBesideTheLast, readEndToEnd, readLooped } from './read-lines.ts'
+import type { RowReading } from './reading.ts'
+import { rectify, type Strip } from './rectify.ts'
+import { findRibbon, type Ribbon } from './ribbon.ts'
+import type { RowPlan } from './row-plan.ts'
+import { tellThread, type Told } from './tell-thread.ts'
+
+/** Of the way of measuring: kept with every figure, for figures of two ways are not compared. */
+export const MEASURING = 1
+/** More than this many points and no other four corners are tried. */
+const ENOUGH_POINTS = 30
+
+/** The window of a photograph laid flat: what is left to do once is done, so that another exercise or a touch is measured at once. */
+export interface OpenedPicture {
+  readonly fit: CardFit
+  readonly strip: Strip
+}
+
+export type Opened = { readonly ok: true; readonly value: OpenedPicture } | { readonly ok: false; readonly verdict: Verdict }
+
+export function openPicture(picture: Picture): Opened {
+  let fit: CardFit | null = null
+  for (const corners of findTargets(picture)) {
+    const one = fitCard(picture, corners)
+    if (one && (!fit || one.points > fit.points)) fit = one
+    if (fit && fit.points > ENOUGH_POINTS) break
+  }
+  const refused = judgeCard(fit)
+  if (!fit || refused) return { ok: false, verdict: { state: 'refused', why: refused ?? 'no-card', quality: fit ? qualityOf(fit) : null } }
+  const strip = rectify(picture, fit)
+  const dim = judgeLight(strip)
+  return dim ? { ok: false, verdict: { state: 'refused', why: dim, quality: qualityOf(fit) } } : { ok: true, value: { fit, strip } }
+}
+
+/** `touched`: where she touched the thread, mm of the card; null as long as she was not asked. */
+export function measureOpened({ fit, strip }: OpenedPicture, plan: RowPlan, touched: Point | null): Verdict {
+  const quality = qualityOf(fit)
+  const told = tellThread(strip, plan.threadHex, touched)
+  if (told.isDoubtful) return { state: 'touch', quality }
+  const ribbon = findRibbon(told.share, smoothed(strip.lab[0], 1), plan)
+  const reading = ribbon ? readRow(ribbon, plan, beyondHole(told, plan)) : null
+  const judged = judgeRow(plan, told, ribbon, reading)
+  if (reading && (judged === 'measured' || judged === 'whole')) return { state: judged, figures: figuresOf(reading), stitches: reading.stitches, quality }
+  return { state: 'refused', why: judged === 'measured' || judged === 'whole' ? 'not-this-row' : judged, quality }
+}
+
+export function measureRow(picture: Picture, plan: RowPlan, touched: Point | null = null): Verdict {
+  const opened = openPicture(picture)
+  return opened.ok ? measureOpened(opened.value, plan, touched) : opened.verdict
+}
+
+/**
+ * How far beyond the middle of its hole a thread seems to go on, mm, where its end shows: shadow and the dark of the hole are taken for a dark
+ * thread, and hide the end of a light one. Fitted to rows of known length (`bench/photo.ts tune`); real rows, measured with a ruler, will
+ * have figures of their own. Places where stitches meet in one hole do not depend on it.
+ */
+function beyondHole({ isDarker, shadowAsThread }: Told, { kind }: RowPlan): number {
+  const beside = kind === 'side-by-side' ? 0.026 : 0
+  return beside + (isDarker ? 0.03 + 0.24 * shadowAsThread : Math.min(0.06, -0.015 + 1.5 * shadowAsThread))
+}
+
+function readRow(ribbon: Ribbon, plan: RowPlan, beyondMm: number): RowReading | null {
+  switch (plan.kind) {
+    case 'apart':
+      return readApart(ribbon, beyondMm)
+    case 'end-to-end':
+      return readEndToEnd(ribbon, plan)
+    case 'beside-the-last':
+      return readBesideTheLast(ribbon, plan)
+    case 'looped':
+      return readLooped(ribbon, plan)
+    case 'crossed':
+      return readCrossed(ribbon, plan)
+    case 'side-by-side':
+      return readSideBySide(ribbon, plan, beyondMm)
+  }
+}

@@ -1,0 +1,324 @@
+/** Rows along a line: stitches apart, end to end, beside the last, and loops. */
+import type { Point } from '../geometry/index.ts'
+import { type Channel, channelBetween } from './picture.ts'
+import { bandPassed, findPlaces, type Places, scaledToRank, standsOut } from './places.ts'
+import type { RowReading } from './reading.ts'
+import { driftOf } from './reading.ts'
+import { HALF, type Ribbon, RIBBON_PER_MM } from './ribbon.ts'
+import type { RowPlan } from './row-plan.ts'
+
+const px = (mm: number): number => mm * RIBBON_PER_MM
+
+interface Piece {
+  readonly pixels: readonly number[]
+  readonly left: number
+  readonly right: number
+}
+
+/** Of thread, that cloth between two stitches may seem to have. */
+const CLEAR = 0.25
+/** Of stitches that lie apart nothing is uncertain in their number. */
+const SURE = 9
+/** Nearer than this is one stitch, split by a glint; shorter than this is a speck. mm */
+const [JOINED_MM, SPECK_MM] = [0.3, 0.6]
+
+export function readApart(ribbon: Ribbon, beyondMm: number): RowReading | null {
+  const { share, toCard, fromMm, topMm } = ribbon
+  const floor = floorOf(ribbon)
+  const stitches = joined(piecesOf(share, (floor + 1) / 2)).flatMap((piece) => {
+    const ends = endsOf(piece, share, floor, px(beyondMm))
+    return ends && Math.hypot(ends[1].x - ends[0].x, ends[1].y - ends[0].y) > px(SPECK_MM) ? [ends] : []
+  })
+  if (stitches.length < 2) return null
+  const mm = (at: Point): Point => ({ x: fromMm + (at.x + 0.5) / RIBBON_PER_MM, y: topMm + (at.y + 0.5) / RIBBON_PER_MM })
+  const ends = stitches.map(([a, b]) => [mm(a), mm(b)] as const)
+  const lengthsMm = ends.map(([a, b]) => Math.hypot(b.x - a.x, b.y - a.y))
+  const gapsMm = ends.slice(1).map(([a], index) => a.x - (ends[index]?.[1].x ?? 0))
+  const starts = ends.map(([a]) => a.x)
+  const pitchMm = ((starts.at(-1) ?? 0) - (starts[0] ?? 0)) / (starts.length - 1)
+  return {
+    ...{ count: ends.length, lengthsMm, gapsMm, pitchMm, leanDeg: null, clothShare: null, widestGapMm: null },
+    ...{ driftMm: driftOf(ends.flat()), stitches: ends.map(([a, b]) => [toCard(a.x, a.y), toCard(b.x, b.y)]) },
+    // Where the line shows between them, where a stitch ends is not sure; how far they are from one another is.
+    ...{ margin: floor > CLEAR ? 0 : SURE, pattern: SURE },
+  }
+}
+
+/**
+ * What lies between stitches, 0 where it is cloth: a line drawn under the row may look like half a thread. Two levels along the row's
+ * middle, as far apart as they can be (Otsu).
+ */
+function floorOf(ribbon: Ribbon): number {
+  const [from, to] = endsPx(ribbon)
+  const along = Array.from(alongMiddle(ribbon.share, middleOf(ribbon, px(1.2)), 0.1).slice(from, to)).sort((a, b) => a - b)
+  let best = { apart: -1, low: 0 }
+  const total = along.reduce((sum, one) => sum + one, 0)
+  let below = 0
+  for (const [index, value] of along.entries()) {
+    below += value
+    const many = index + 1
+    if (many < 0.08 * along.length || many > 0.92 * along.length) continue
+    const [low, high] = [below / many, (total - below) / (along.length - many)]
+    const apart = many * (along.length - many) * (high - low) ** 2
+    if (apart > best.apart) best = { apart, low }
+  }
+  return best.low > 0.12 ? best.low : 0
+}
+
+function piecesOf({ widthPx, heightPx, values }: Channel, level: number): readonly Piece[] {
+  const open = Uint8Array.from(values, (value) => (value > level ? 1 : 0))
+  const pieces: Piece[] = []
+  const stack: number[] = []
+  for (let start = 0; start < open.length; start += 1) {
+    if (open[start] !== 1) continue
+    open[start] = 0
+    stack.push(start)
+    const pixels: number[] = []
+    let [left, right] = [widthPx, 0]
+    for (let at = stack.pop(); at !== undefined; at = stack.pop()) {
+      pixels.push(at)
+      const x = at % widthPx
+      left = Math.min(left, x)
+      right = Math.max(right, x)
+      for (const next of [at - 1, at + 1, at - widthPx, at + widthPx])
+        if (open[next] === 1 && Math.abs((next % widthPx) - x) <= 1 && next < widthPx * heightPx) {
+          open[next] = 0
+          stack.push(next)
+        }
+    }
+    if (pixels.length > 0.1 * RIBBON_PER_MM * RIBBON_PER_MM) pieces.push({ pixels, left, right })
+  }
+  return pieces.sort((a, b) => a.left - b.left)
+}
+
+function joined(pieces: readonly Piece[]): readonly Piece[] {
+  const made: Piece[] = []
+  for (const piece of pieces) {
+    const last = made.at(-1)
+    if (last && piece.left - last.right < px(JOINED_MM))
+      made[made.length - 1] = { pixels: [...last.pixels, ...piece.pixels], left: last.left, right: Math.max(last.right, piece.right) }
+    else made.push(piece)
+  }
+  return made
+}
+
+/** Along its own axis: where the profile of its middle falls below what is half thread. */
+function endsOf({ pixels }: Piece, share: Channel, floor: number, beyondPx: number): readonly [Point, Point] | null {
+  const { widthPx } = share
+  let [x, y] = [0, 0]
+  for (const at of pixels) {
+    x += at % widthPx
+    y += Math.floor(at / widthPx)
+  }
+  x /= pixels.length
+  y /= pixels.length
+  let [xx, xy, yy] = [0, 0, 0]
+  for (const at of pixels) {
+    const [dx, dy] = [(at % widthPx) - x, Math.floor(at / widthPx) - y]
+    xx += dx * dx
+    xy += dx * dy
+    yy += dy * dy
+  }
+  const angle = Math.atan2(2 * xy, xx - yy) / 2
+  const along = { x: Math.cos(angle), y: Math.sin(angle) }
+  const reach = Math.ceil(2 * Math.sqrt(xx / pixels.length) + px(1))
+  const profile: number[] = []
+  for (let s = -reach; s <= reach; s += 0.5) {
+    let total = 0
+    for (const t of [-2.8, -1.4, 0, 1.4, 2.8]) total += channelBetween(share, x + s * along.x - t * along.y, y + s * along.y + t * along.x)
+    profile.push(total / 5)
+  }
+  const inner = profile.slice(Math.floor(0.3 * profile.length), Math.ceil(0.7 * profile.length)).sort((a, b) => a - b)
+  const level = floor + HALF * ((inner[Math.floor(inner.length / 2)] ?? 1) - floor)
+  const crossing = (from: number, by: number): number | null => {
+    for (let at = from; at >= 0 && at < profile.length; at += by) {
+      const [value, before] = [profile[at] as number, profile[at - by] as number]
+      if (value >= level) return before === undefined ? at : at - (by * (value - level)) / Math.max(1e-6, value - before)
+    }
+    return null
+  }
+  const [left, right] = [crossing(0, 1), crossing(profile.length - 1, -1)]
+  if (left === null || right === null || right <= left) return null
+  const place = (at: number): Point => ({ x: x + (at * 0.5 - reach) * along.x, y: y + (at * 0.5 - reach) * along.y })
+  return [place(left + 2 * beyondPx), place(right - 2 * beyondPx)]
+}
+
+/** Where the thread lies at each place along the row, rows of the ribbon; smoothed over a third of a millimetre. */
+function middleOf({ share }: Ribbon, withinPx: number): Float32Array {
+  const { widthPx, heightPx, values } = share
+  const found = new Float32Array(widthPx)
+  let last = heightPx / 2 - 0.5
+  for (let x = 0; x < widthPx; x += 1) {
+    let [sum, total] = [0, 0]
+    for (let y = Math.max(0, Math.floor(heightPx / 2 - withinPx)); y < Math.min(heightPx, heightPx / 2 + withinPx); y += 1) {
+      const weight = Math.max(0, Math.min(1, values[y * widthPx + x] as number) - 0.25)
+      sum += weight
+      total += weight * y
+    }
+    if (sum > 0.5) last = total / sum
+    found[x] = last
+  }
+  const wide = Math.round(px(0.16))
+  return found.map((_, x) => {
+    let [sum, many] = [0, 0]
+    for (let off = -wide; off <= wide; off += 1) {
+      const value = found[x + off]
+      if (value === undefined) continue
+      sum += value
+      many += 1
+    }
+    return sum / many
+  })
+}
+
+function alongMiddle(channel: Channel, middle: Float32Array, reachMm: number): Float32Array {
+  const reach = Math.round(px(reachMm))
+  return middle.map((y, x) => {
+    let total = 0
+    for (let off = -reach; off <= reach; off += 1) total += channelBetween(channel, x, y + off)
+    return total / (2 * reach + 1)
+  })
+}
+
+const endsPx = ({ startMm, endMm, fromMm }: Ribbon): readonly [number, number] => [Math.round(px(startMm - fromMm)), Math.round(px(endMm - fromMm))]
+/** How straight a thread lies between two holes, mm, and what it costs not to be. */
+const [STRAIGHT_MM, BENT, MOST_BENT] = [0.06, 1.5, 8]
+
+export function readEndToEnd(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+  const middle = middleOf(ribbon, px(1.1))
+  const [from, to] = endsPx(ribbon)
+  const expected = (to - from) / px(plan.pitchMm)
+  const dark = alongMiddle(ribbon.light, middle, 0.16).map((value) => -value)
+  const narrow = bandPassed(
+    alongMiddle(ribbon.share, middle, 0.3).map((value) => -value),
+    px(0.1),
+    px(0.6),
+  )
+  const holes = scaledToRank(bandPassed(dark, px(0.1), px(0.6)), 0.6 * expected, from, to)
+  const thin = scaledToRank(narrow, 0.6 * expected, from, to)
+  const signal = holes.map((value, at) => 2.4 * Math.max(0, value) + 1 * Math.max(0, thin[at] ?? 0) - 2)
+  const straight = straightness(middle)
+  const places = findPlaces({
+    signal,
+    from,
+    to,
+    pitch: px(plan.pitchMm),
+    evenness: 1,
+    against: (a, b) => Math.min(MOST_BENT, BENT * (straight(a, b) / px(STRAIGHT_MM)) ** 2),
+  })
+  return places ? lineReading(ribbon, places, middle, standsOut(signal, places)) : null
+}
+
+/** Mean square from the best straight line of any stretch, px: by sums from the beginning. */
+function straightness(middle: Float32Array): (from: number, to: number) => number {
+  const sums = [0, 1, 2].map(() => new Float64Array(middle.length + 1)) as [Float64Array, Float64Array, Float64Array]
+  for (const [x, y] of middle.entries()) {
+    sums[0][x + 1] = (sums[0][x] as number) + y
+    sums[1][x + 1] = (sums[1][x] as number) + x * y
+    sums[2][x + 1] = (sums[2][x] as number) + y * y
+  }
+  return (from, to) => {
+    const many = to - from + 1
+    const of = (sum: Float64Array): number => (sum[to + 1] as number) - (sum[from] as number)
+    const meanX = (from + to) / 2
+    const xx = (many * (many * many - 1)) / 12
+    const xy = of(sums[1]) - meanX * of(sums[0])
+    const yy = of(sums[2]) - of(sums[0]) ** 2 / many
+    return Math.sqrt(Math.max(0, yy - (xy * xy) / Math.max(1e-9, xx)) / many)
+  }
+}
+
+function lineReading(ribbon: Ribbon, places: Places, middle: Float32Array, pattern: number): RowReading {
+  const holes = places.at.map(
+    (at): Point => ({ x: ribbon.fromMm + (at + 0.5) / RIBBON_PER_MM, y: ribbon.topMm + ((middle[Math.round(at)] ?? 0) + 0.5) / RIBBON_PER_MM }),
+  )
+  const pairs = holes.slice(1).map((to, index) => [holes[index] as Point, to] as const)
+  const lengthsMm = pairs.map(([a, b]) => Math.hypot(b.x - a.x, b.y - a.y))
+  const pitchMm = ((holes.at(-1)?.x ?? 0) - (holes[0]?.x ?? 0)) / Math.max(1, pairs.length)
+  return {
+    ...{ count: pairs.length, lengthsMm, gapsMm: [], pitchMm, leanDeg: null, clothShare: null, widestGapMm: null, driftMm: driftOf(holes) },
+    ...{ stitches: pairs.map(([a, b]) => [ribbon.toCard(a.x, a.y), ribbon.toCard(b.x, b.y)]), margin: places.margin, pattern },
+  }
+}
+
+/** Of stitches begun beside the last: the dark between two, which lies aslant; what is measured is how far each goes on. */
+export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+  const middle = middleOf(ribbon, px(1.2))
+  const [from, to] = endsPx(ribbon)
+  const pitch = px(plan.pitchMm)
+  const expected = (to - from) / pitch
+  const angles = Array.from({ length: 29 }, (_, index) => ((index - 14) * 5 * Math.PI) / 180)
+  const sheared = angles.map((angle) =>
+    bandPassed(
+      alongSheared(ribbon.light, middle, Math.tan(angle), 0.34).map((value) => -value),
+      px(0.1),
+      0.5 * pitch,
+    ),
+  )
+  const power = sheared.map((values) => powerAt(values, pitch, from, to))
+  const best = sheared[power.indexOf(Math.max(...power))] as Float32Array
+  const signal = scaledToRank(best, 0.6 * expected, from, to)
+  const places = findPlaces({ signal: signal.map((value) => 2.2 * value - 0.9), from, to, pitch, evenness: 2.6 })
+  if (!places) return null
+  return lineReading(ribbon, places, middle, standsOut(signal, places) * 2.2)
+}
+
+function alongSheared(channel: Channel, middle: Float32Array, slope: number, reachMm: number): Float32Array {
+  const reach = Math.round(px(reachMm))
+  return middle.map((y, x) => {
+    let total = 0
+    for (let off = -reach; off <= reach; off += 1) total += channelBetween(channel, x + off * slope, y + off)
+    return total / (2 * reach + 1)
+  })
+}
+
+/** Of a wave near this length: the strongest of a few. */
+function powerAt(values: Float32Array, pitch: number, from: number, to: number): number {
+  let most = 0
+  for (let share = 0.8; share <= 1.25; share += 0.05) {
+    let [cos, sin] = [0, 0]
+    for (let x = from; x <= to; x += 1) {
+      const phase = (2 * Math.PI * x) / (pitch * share)
+      cos += (values[x] ?? 0) * Math.cos(phase)
+      sin += (values[x] ?? 0) * Math.sin(phase)
+    }
+    most = Math.max(most, Math.hypot(cos, sin))
+  }
+  return most
+}
+
+/** How far, in widths of the thread. */
+const BEYOND = 0.9
+
+/** Loops: thread closes in where each is held by the next, and lies apart between. */
+export function readLooped(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+  const middle = middleOf(ribbon, px(1.4))
+  const smooth = bandPassedMiddle(middle, plan.pitchMm)
+  const [from, to] = endsPx(ribbon)
+  const pitch = px(plan.pitchMm)
+  const joins = alongMiddle(ribbon.share, smooth, 0.14).map((value) => Math.min(1.1, value))
+  const signal = scaledToRank(bandPassed(joins, px(0.14), 0.55 * pitch), 0.6 * ((to - from) / pitch), from, to).map((value) => 2 * value - 0.7)
+  const places = findPlaces({ signal, from, to, pitch, evenness: 1.2 })
+  if (!places) return null
+  const whole = lineReading(ribbon, places, smooth, standsOut(signal, places))
+  // The last loop ends where it is tied down: how long that stitch is says nothing of the loops. Where loops meet, thread is thickest a
+  // little beyond the hole, at the tip of the one before; the first has none before it.
+  const lengthsMm = whole.lengthsMm.slice(0, -1).map((one, index) => (index === 0 ? one - BEYOND * plan.threadMm : one))
+  const pitchMm = lengthsMm.reduce((total, one) => total + one, 0) / Math.max(1, lengthsMm.length)
+  return { ...whole, lengthsMm, pitchMm, stitches: whole.stitches.slice(0, -1) }
+}
+
+/** The middle of the chain, without the sway of its single threads. */
+function bandPassedMiddle(middle: Float32Array, pitchMm: number): Float32Array {
+  const wide = Math.round(px(pitchMm))
+  return middle.map((_, x) => {
+    let [sum, many] = [0, 0]
+    for (let off = -wide; off <= wide; off += 1) {
+      const value = middle[x + off]
+      if (value === undefined) continue
+      sum += value
+      many += 1
+    }
+    return sum / many
+  })
+}
