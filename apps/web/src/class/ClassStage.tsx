@@ -172,6 +172,7 @@ export function ClassStage() {
             practice={heldLearner.practice}
             next={heldLearner.next}
             planned={planned(held.exercise)}
+            units={sampler.units}
             chart={
               <Suspense fallback={null}>
                 <MinutesChart

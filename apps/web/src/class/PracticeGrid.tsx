@@ -3,6 +3,7 @@
  * learner at that exercise, Space marks that she can do it.
  */
 import { type ExercisePractice, type Learned, type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
+import { unevenness } from '@lemmata/core/photo'
 import { counted } from '@lemmata/core/units'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { STATE_WORDS } from './class-words.ts'
@@ -102,6 +103,8 @@ export function PracticeGrid({ columns, rows, view, planned, learned, held, onHo
                         <FourStitches practice={practice} planned={planned(exercise.id)} />
                         {practice.state === 'stuck' ? (
                           <small>stuck{practice.stuckAt === null ? '' : ` ${practice.stuckAt}`}</small>
+                        ) : evenness(practice) !== null ? (
+                          <small>{evenness(practice)}</small>
                         ) : (
                           practice.minutes > 0 && <small>{practice.minutes} min</small>
                         )}
@@ -161,8 +164,16 @@ function paceInWords({ pace, learners }: Learned): string {
 
 const cellClass = ({ isNow, isFirstOfLesson }: GridColumn): string => `class-cell${isNow ? ' now' : ''}${isFirstOfLesson ? ' first' : ''}`
 
-function inWords({ state, minutes, stuckAt }: ExercisePractice): string {
-  return `${STATE_WORDS[state]}${stuckAt === null ? '' : ` at step ${stuckAt}`}${minutes > 0 ? `, ${minutes} minutes` : ''}`
+function inWords(practice: ExercisePractice): string {
+  const { state, minutes, stuckAt } = practice
+  const varies = evenness(practice)
+  return `${STATE_WORDS[state]}${stuckAt === null ? '' : ` at step ${stuckAt}`}${minutes > 0 ? `, ${minutes} minutes` : ''}${varies === null ? '' : `, lengths vary by ${varies}`}`
+}
+
+/** By how much the lengths of her last photographed row vary; null where none was counted. */
+function evenness({ rows }: ExercisePractice): string | null {
+  const last = rows.filter((one) => one.isCounted).at(-1)
+  return last ? `${Math.round(100 * unevenness(last))} %` : null
 }
 
 function Minutes({ minutes, planned }: { readonly minutes: number; readonly planned: number }) {

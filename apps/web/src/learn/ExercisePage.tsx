@@ -20,9 +20,11 @@ interface Props {
   readonly week: WeekAnswer
   readonly exercise: string
   readonly onBack: () => void
+  /** To where a practice row of it is photographed. */
+  readonly onPhoto: () => void
 }
 
-export function ExercisePage({ page, week, exercise, onBack }: Props) {
+export function ExercisePage({ page, week, exercise, onBack, onPhoto }: Props) {
   const done = useMemo(() => {
     const { sampler } = forLearner(week.sampler, week.learner)
     return workSampler(sampler, new Set([exercise])).done[0] ?? null
@@ -37,14 +39,14 @@ export function ExercisePage({ page, week, exercise, onBack }: Props) {
         </button>
       </main>
     )
-  return <Moves {...{ page, week, done, onBack }} />
+  return <Moves {...{ page, week, done, onBack, onPhoto }} />
 }
 
 /** A finger that goes so far to the side turns to the next move, px. */
 const SWIPE_PX = 44
 
-function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonly done: WorkedExercise }) {
-  const words = useWords().piece
+function Moves({ page, week, done, onBack, onPhoto }: Omit<Props, 'exercise'> & { readonly done: WorkedExercise }) {
+  const { piece: words, photo } = useWords()
   const state = useHand(done, week.learner.hand === 'left', true)
   const { step, steps, at, last, go, hand, setHand, play, playing } = state
   const [side, setSide] = useState<'front' | 'back'>('front')
@@ -117,6 +119,9 @@ function Moves({ page, week, done, onBack }: Omit<Props, 'exercise'> & { readonl
             {words.read}
           </button>
         )}
+        <button type="button" onClick={onPhoto}>
+          {photo.open}
+        </button>
       </div>
       <InTheNeedle done={done} />
       <Ticks page={page} done={done} />

@@ -9,7 +9,8 @@ import { languageOfDevice, SpokenIn, useWords } from './words/index.ts'
 
 // Loaded when it is first gone to, or when the page has nothing else to do.
 const TrainerPage = lazy(() => laterPages.trainer().then((one) => ({ default: one.TrainerPage })))
-/** In the address, where a piece stands otherwise: no piece is called so. */
+const PhotoPage = lazy(() => laterPages.photo().then((one) => ({ default: one.PhotoPage })))
+/** In the address, where a piece stands otherwise: no piece is called so. Before a piece: its row photographed. */
 const TRAINER = '?'
 
 /** `path`, `query`: of her address: `/learn/link`, `/learn?code=`. */
@@ -40,11 +41,17 @@ function Pages({ path, query, page }: { readonly path: string; readonly query: s
   const { week } = kept
   if (!week) return <main className="learn-week quiet">{trouble ?? words.onWay}</main>
   if (exercise !== null && week.sampler.exercises.some((one) => one.id === exercise))
-    return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} />
+    return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} onPhoto={() => setExercise(`${TRAINER}${exercise}`)} />
   if (exercise === TRAINER)
     return (
       <Suspense fallback={<main className="learn-week quiet">{words.moment}</main>}>
         <TrainerPage {...{ page, week }} onBack={() => setExercise(null)} />
+      </Suspense>
+    )
+  if (exercise?.startsWith(TRAINER))
+    return (
+      <Suspense fallback={<main className="learn-week quiet">{words.moment}</main>}>
+        <PhotoPage key={exercise} {...{ page, week }} exercise={exercise.slice(1)} onBack={() => setExercise(exercise.slice(1))} />
       </Suspense>
     )
   return <WeekPage page={page} week={week} onOpen={setExercise} onTrain={() => setExercise(TRAINER)} />

@@ -1,6 +1,7 @@
 /** How learners join, come back and tell what they did, and how their teacher reads it: what goes over the wire. */
 import type { LessonId } from '@lemmata/core/base'
 import type { Learner } from '@lemmata/core/classes'
+import type { RowSummary } from '@lemmata/core/photo'
 import type { PracticeEvent } from '@lemmata/core/practice'
 import type { Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
@@ -28,12 +29,22 @@ export const openLink = z.object({ link: z.string().min(20).max(64), word })
 const happened = { id: z.uuid(), at: z.iso.datetime() }
 const step = z.number().int().min(1).max(999).nullable()
 
+const mmOf = z.number().min(0).max(200)
+const photographedRow = z.object({
+  ...{ method: z.number().int().min(1).max(999), isCounted: z.boolean() },
+  kind: z.enum(['apart', 'end-to-end', 'beside-the-last', 'looped', 'crossed', 'side-by-side']),
+  ...{ count: z.number().int().min(1).max(999), lengthMm: mmOf, spreadMm: mmOf, plannedMm: mmOf.min(0.05), firstMm: mmOf, lastMm: mmOf },
+  ...{ gapMm: z.number().min(-50).max(200).nullable(), plannedGapMm: mmOf.nullable(), driftMm: mmOf.nullable() },
+  ...{ leanDeg: z.number().min(-90).max(90).nullable(), widestGapMm: mmOf.nullable() },
+}) satisfies z.ZodType<RowSummary>
+
 const told = z.discriminatedUnion('kind', [
   z.object({ ...happened, kind: z.literal('piece'), exercise: id, piece: z.number().int().min(0).max(9999), worked: z.boolean() }),
   z.object({ ...happened, kind: z.literal('can'), exercise: id, can: z.boolean() }),
   z.object({ ...happened, kind: z.literal('minutes'), exercise: id, minutes: z.number().int().min(1).max(600) }),
   z.object({ ...happened, kind: z.literal('stuck'), exercise: id, stuck: z.boolean(), step }),
   z.object({ ...happened, kind: z.literal('recall'), exercise: id, motion: z.string().min(1).max(120), right: z.boolean() }),
+  z.object({ ...happened, kind: z.literal('row'), exercise: id, row: photographedRow }),
   z.object({ ...happened, kind: z.literal('question'), exercise: id, asked: z.string().trim().min(1).max(500) }),
 ])
 const seenByTeacher = z.object({ ...happened, kind: z.literal('came'), lesson: id, came: z.boolean() })

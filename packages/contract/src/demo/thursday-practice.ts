@@ -6,6 +6,7 @@ import { addDays, layLessons } from '@lemmata/core/calendar'
 import type { ClassDocument } from '@lemmata/core/classes'
 import type { PracticeEvent } from '@lemmata/core/practice'
 import type { Sampler } from '@lemmata/core/sampler'
+import { rowLike, rowPlans } from './thursday-rows.ts'
 
 type Told = PracticeEvent extends infer One ? (One extends PracticeEvent ? Omit<One, 'id'> : never) : never
 
@@ -16,6 +17,8 @@ const AHEAD = 3
 const PACES = [1.1, 1.3, 0.95, 0.8, 1.2, 1.4, 1.05, 1, 1.25, 1.15]
 const STUCK = 6
 const ASKS = 2
+/** Of the lengths of a beginner's first row, and of the one who gets no farther in three. */
+const UNEVEN = { first: 0.27, good: 0.12, stuck: [0.31, 0.28, 0.32] }
 /** So many hours after a lesson's day began it is practised at home: two days later, in the evening. */
 const EVENING = 'T19:10:00.000Z'
 
@@ -28,6 +31,7 @@ export function thursdayPractice(sampler: Sampler, group: ClassDocument, today: 
     calendar,
     lessons.map((one) => one.id),
   ).lessons.flatMap(({ on }, index) => (on[0] !== undefined && on[0] < today ? [{ on: on[0], index }] : []))
+  const plans = rowPlans(sampler)
   const told: Told[] = []
   for (const [place, { id: learner }] of learners.entries()) {
     const of = { learner, by: 'learner' as const }
@@ -47,6 +51,11 @@ export function thursdayPractice(sampler: Sampler, group: ClassDocument, today: 
         if (minutes >= 1) told.push({ ...of, at, kind: 'minutes', exercise, minutes: Math.round(minutes) })
         if (isStuck) told.push({ ...of, at, kind: 'stuck', exercise, stuck: true, step: 4 })
         else if (isDone) told.push({ ...of, at, kind: 'can', exercise, can: true })
+        const plan = plans.get(exercise)
+        const first = UNEVEN.first - 0.04 * index - 0.01 * (place % 4)
+        const rows = isStuck ? UNEVEN.stuck : isDone && place % 2 === 0 ? [first, Math.max(UNEVEN.good, first - 0.1)] : place % 3 === 1 ? [first] : []
+        if (plan && minutes >= 1)
+          for (const uneven of rows) told.push({ ...of, at, kind: 'row', exercise, row: rowLike(plan, uneven, 0.01 * ((place % 5) - 2)) })
         if (place === ASKS && isLast && which === 0)
           told.push({ ...of, at, kind: 'question', exercise, asked: 'Does the thread lie left or right of the needle where the line turns?' })
       }

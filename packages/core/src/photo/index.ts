@@ -1,7 +1,12 @@
-/** A practice row measured in a photograph, by the printed card that lies round it. */
+/** A practice row measured in a photograph, by the printed card that lies round it; and the one thing to change. */
+export { type Advice, advise, GOOD } from './advise.ts'
 export { CARD_MM, DOT_MM, DOTS, LONGEST_ROW_MM, TARGET_MM, TARGETS, WINDOW } from './card.ts'
+export { drawCard } from './draw-card.ts'
 export type { PictureQuality, Refusal, RowFigures, Verdict } from './judge.ts'
 export { measureOpened, measureRow, MEASURING, type Opened, type OpenedPicture, openPicture } from './measure-row.ts'
 export { type Picture, smoothed } from './picture.ts'
 export { practiceRow, ROW_MM } from './practice-row.ts'
+export { flattened } from './rectify.ts'
 export { type RowKind, type RowPlan, rowPlanOf } from './row-plan.ts'
+export { type RowSummary, summaryOf, unevenness } from './summary.ts'
+export { ROW_WORDS, type RowWords } from './words.ts'

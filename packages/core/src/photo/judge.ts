@@ -46,17 +46,24 @@ export type Verdict =
 const CARD = { points: 22, pixelsPerMm: 9, edgeMm: 0.3, tiltDeg: 32, rmsMm: 0.06, white: 0.07, clipped: 0.02 }
 const COLOUR = { apart: 7, told: 3.6 }
 const ROW = { onRow: 0.78, shortest: 0.8, longest: 1.2, fewest: 0.75, most: 1.3, longestPiece: 2.5 }
+/** Of a row with gaps: how far its covered share may be from the plan's. Of others, how much of their length must have thread. */
+const APART = 0.22
+const COVERED = 0.85
+/** In widths of the thread, across the row: one thread with its twist and shadow; two beside one another; a loop. */
+const LINE = { most: 2.1 }
+const TWO = { least: 1.25, most: 3.1 }
+const OPEN = 2.6
 /** How much places must stand out, and by how much their number must be better than another. */
 const PATTERN: Readonly<Record<RowKind, number>> = { apart: 0, 'end-to-end': 0.9, 'beside-the-last': 1.8, looped: 2.4, crossed: 2, 'side-by-side': 1.7 }
-const MARGIN: Readonly<Record<RowKind, number>> = { apart: 0.5, 'end-to-end': 0.35, 'beside-the-last': 1.6, looped: 0.8, crossed: 0.5, 'side-by-side': 0 }
+const MARGIN: Readonly<Record<RowKind, number>> = { apart: 0.5, 'end-to-end': 1, 'beside-the-last': 3.2, looped: 0.8, crossed: 0.5, 'side-by-side': 0 }
 
 export const qualityOf = ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm }: CardFit): PictureQuality => ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm })
 
 export function judgeCard(fit: CardFit | null): Refusal | null {
   if (!fit || fit.points < CARD.points) return 'no-card'
+  if (fit.tiltDeg > CARD.tiltDeg) return 'leaning'
   if (fit.pixelsPerMm < CARD.pixelsPerMm) return 'too-far'
   if (fit.edgeMm > CARD.edgeMm) return 'blurred'
-  if (fit.tiltDeg > CARD.tiltDeg) return 'leaning'
   return fit.rmsMm > CARD.rmsMm ? 'not-flat' : null
 }
 
@@ -70,10 +77,28 @@ export function judgeRow(plan: RowPlan, told: Told, ribbon: Ribbon | null, readi
   if (!ribbon || ribbon.onRow < ROW.onRow) return 'no-row'
   const long = (ribbon.endMm - ribbon.startMm) / plan.lengthMm
   if (!reading || long < ROW.shortest || long > ROW.longest) return 'not-this-row'
+  if (!liesLike(ribbon, reading, plan)) return 'not-this-row'
   const many = reading.count / plan.count
   const pieceMm = Math.max(...reading.lengthsMm)
   if (many < ROW.fewest || many > ROW.most || pieceMm > ROW.longestPiece * plan.stitchMm || reading.pattern < PATTERN[plan.kind]) return 'not-this-row'
   return reading.margin < MARGIN[plan.kind] ? 'whole' : 'measured'
+}
+
+/** Cloth between its stitches or none, and as wide as it was planned: another stitch seldom has both. */
+function liesLike({ covered, tallMm, startMm, endMm }: Ribbon, { lengthsMm }: RowReading, { kind, stitchMm, pitchMm, acrossMm, threadMm }: RowPlan): boolean {
+  const threads = tallMm / threadMm
+  switch (kind) {
+    case 'apart':
+      return Math.abs(sum(lengthsMm) / (endMm - startMm) - stitchMm / pitchMm) < APART && threads < LINE.most
+    case 'end-to-end':
+      return covered > COVERED && threads < LINE.most
+    case 'beside-the-last':
+      return covered > COVERED && threads > TWO.least && threads < TWO.most
+    case 'looped':
+      return covered > COVERED && threads > OPEN
+    default:
+      return covered > COVERED && tallMm > 0.7 * acrossMm && tallMm < 1.3 * acrossMm + 2 * threadMm
+  }
 }
 
 export function figuresOf({ count, lengthsMm, gapsMm, pitchMm, driftMm, leanDeg, clothShare, widestGapMm }: RowReading): RowFigures {

@@ -61,9 +61,10 @@ export function measureRow(picture: Picture, plan: RowPlan, touched: Point | nul
  * thread, and hide the end of a light one. Fitted to rows of known length (`bench/photo.ts tune`); real rows, measured with a ruler, will
  * have figures of their own. Places where stitches meet in one hole do not depend on it.
  */
-function beyondHole({ isDarker, shadowAsThread }: Told, { kind }: RowPlan): number {
-  const beside = kind === 'side-by-side' ? 0.026 : 0
-  return beside + (isDarker ? 0.03 + 0.24 * shadowAsThread : Math.min(0.06, -0.015 + 1.5 * shadowAsThread))
+function beyondHole({ isDarker, isPale, shadowAsThread }: Told, { kind }: RowPlan): number {
+  const beside = kind === 'side-by-side'
+  if (isDarker) return (beside ? 0.056 : 0.03) + 0.24 * shadowAsThread
+  return (beside ? 0.012 : 0) + (isPale ? 0.05 : 0.004)
 }
 
 function readRow(ribbon: Ribbon, plan: RowPlan, beyondMm: number): RowReading | null {

@@ -196,7 +196,7 @@ export function readEndToEnd(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   )
   const holes = scaledToRank(bandPassed(dark, px(0.1), px(0.6)), 0.6 * expected, from, to)
   const thin = scaledToRank(narrow, 0.6 * expected, from, to)
-  const signal = holes.map((value, at) => 2.4 * Math.max(0, value) + 1 * Math.max(0, thin[at] ?? 0) - 2)
+  const signal = holes.map((value, at) => 1.6 * Math.max(0, value) + 1.8 * Math.max(0, thin[at] ?? 0) - 2)
   const straight = straightness(middle)
   const places = findPlaces({
     signal,

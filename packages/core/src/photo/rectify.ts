@@ -53,6 +53,28 @@ export function rectify(picture: Picture, { toPicture }: CardFit): Strip {
   return { lab: light, white, clipped: clipped / (widthPx * heightPx) }
 }
 
+/** The window as it was photographed, laid flat, to be shown with what was read over it; four bytes a pixel. */
+export function flattened(picture: Picture, { toPicture }: CardFit, perMm: number): Picture {
+  const widthPx = Math.round((WINDOW.right - WINDOW.left) * perMm)
+  const heightPx = Math.round((WINDOW.bottom - WINDOW.top) * perMm)
+  const rgba = new Uint8ClampedArray(4 * widthPx * heightPx)
+  for (let y = 0; y < heightPx; y += 1)
+    for (let x = 0; x < widthPx; x += 1) {
+      const at = toPicture({ x: WINDOW.left + (x + 0.5) / perMm, y: WINDOW.top + (y + 0.5) / perMm })
+      const [x0, y0, fx, fy] = cellAt(at.x, at.y, picture.widthPx, picture.heightPx)
+      const from = 4 * (y0 * picture.widthPx + x0)
+      const below = from + 4 * picture.widthPx
+      const to = 4 * (y * widthPx + x)
+      for (let channel = 0; channel < 3; channel += 1) {
+        const [a, b] = [picture.rgba[from + channel] ?? 0, picture.rgba[from + 4 + channel] ?? 0]
+        const [c, d] = [picture.rgba[below + channel] ?? 0, picture.rgba[below + 4 + channel] ?? 0]
+        rgba[to + channel] = a + (b - a) * fx + (c - a) * fy + (a - b - c + d) * fx * fy
+      }
+      rgba[to + 3] = 255
+    }
+  return { widthPx, heightPx, rgba }
+}
+
 /** Where each pixel of the strip lies in the picture: reckoned on every eighth, and between them straight. */
 function placesOf(toPicture: (mm: Point) => Point, widthPx: number, heightPx: number): { readonly xs: Float32Array; readonly ys: Float32Array } {
   const every = 8

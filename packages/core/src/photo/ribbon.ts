@@ -14,6 +14,9 @@ export interface Ribbon {
   /** From the first thread to the last, mm along the row. */
   readonly startMm: number
   readonly endMm: number
+  /** Of the row's length, where there is thread, 0 to 1; and how far across the row it reaches there, mm. */
+  readonly covered: number
+  readonly tallMm: number
   /** Of all thread in the window, what lies on the row. */
   readonly onRow: number
   readonly toCard: (along: number, across: number) => Point
@@ -53,10 +56,11 @@ export function findRibbon(share: Channel, light: Channel, plan: RowPlan): Ribbo
     }
   const ends = endsOf(made.share, plan.acrossMm)
   if (!ends) return null
+  const { covered, tallMm } = reachOf(made.share, ends)
   const toMillimetres = (column: number): number => fromMm + (column + 0.5) / RIBBON_PER_MM
   return {
     ...made,
-    ...{ fromMm, topMm: -reach, startMm: toMillimetres(ends[0]), endMm: toMillimetres(ends[1]), onRow: near.length / pixels.length, toCard },
+    ...{ fromMm, topMm: -reach, covered, tallMm, startMm: toMillimetres(ends[0]), endMm: toMillimetres(ends[1]), onRow: near.length / pixels.length, toCard },
   }
 }
 
@@ -109,6 +113,22 @@ function refined(pixels: readonly Point[], line: Line, halfMm: number): Line {
   if (many < 20 || below < 1e-6) return line
   const slope = (many * sxy - sx * sy) / below
   return { slope, offset: (sy - slope * sx) / many }
+}
+
+/** Between its ends: how many columns have thread, and from the first to the last of it in them, the ninth in ten. */
+function reachOf({ widthPx, heightPx, values }: Channel, [from, to]: readonly [number, number]): { readonly covered: number; readonly tallMm: number } {
+  const tall: number[] = []
+  for (let column = from; column <= to; column += 1) {
+    let [first, last] = [heightPx, -1]
+    for (let row = 0; row < heightPx; row += 1) {
+      if ((values[row * widthPx + column] as number) <= 0.6) continue
+      first = Math.min(first, row)
+      last = row
+    }
+    if (last >= first) tall.push(last - first + 1)
+  }
+  tall.sort((a, b) => a - b)
+  return { covered: tall.length / Math.max(1, to - from + 1), tallMm: (tall[Math.floor(0.9 * tall.length)] ?? 0) / RIBBON_PER_MM }
 }
 
 /** The first and the last three tenths of a millimetre that have thread, columns. */

@@ -15,6 +15,8 @@ export interface Told {
   readonly share: Channel
   /** The thread than the cloth. */
   readonly isDarker: boolean
+  /** Of hardly any colour: white, grey, black. */
+  readonly isPale: boolean
   /** How much of it cloth in shadow, with a little more than half its light, is taken for; 0 to 1. */
   readonly shadowAsThread: number
   /** Between cloth and thread: in CIELAB, and in spreads of both. */
@@ -77,6 +79,7 @@ export function tellThread(strip: Strip, threadHex: string, touched: Point | nul
   return {
     share,
     isDarker: mu[0] < 0,
+    isPale: chroma < 14,
     shadowAsThread: Math.min(1, Math.max(0, toShare(scoreOf(shaded)))),
     colourApart: Math.hypot(...mu),
     told: Math.sqrt(Math.max(0, full)),

@@ -5,7 +5,7 @@ import { type ExercisePractice, learnedFrom, type LearnerPractice } from './inde
 
 const planned = (): number => 20
 const practice = (minutes: readonly (readonly [string, number])[], state: ExercisePractice['state'] = 'can'): LearnerPractice => ({
-  exercises: new Map(minutes.map(([id, count]) => [id, { state, minutes: count, pieces: [], stuckAt: null }])),
+  exercises: new Map(minutes.map(([id, count]) => [id, { state, minutes: count, pieces: [], stuckAt: null, rows: [] }])),
   came: new Map(),
   questions: [],
 })

@@ -13,7 +13,7 @@ describe('an exercise', () => {
   it('is practised once minutes or a piece are told, and untouched again when they are taken back', () => {
     expect(of([])).toBeUndefined()
     const piece = event({ kind: 'piece', exercise: 'rain', piece: 2, worked: true })
-    expect(of([piece])).toEqual({ state: 'practising', minutes: 0, pieces: [2], stuckAt: null })
+    expect(of([piece])).toEqual({ state: 'practising', minutes: 0, pieces: [2], stuckAt: null, rows: [] })
     expect(of([piece, event({ kind: 'piece', exercise: 'rain', piece: 2, worked: false })])?.state).toBe('untouched')
     const minutes = [event({ kind: 'minutes', exercise: 'rain', minutes: 12 }), event({ kind: 'minutes', exercise: 'rain', minutes: 8 })]
     expect(of([piece, ...minutes])).toMatchObject({ state: 'practising', minutes: 20 })

@@ -3,6 +3,7 @@
  * it can be sent twice, from two devices and in any order, and counts once.
  */
 import type { ExerciseId, LearnerId, LessonId } from '../base/index.ts'
+import type { RowSummary } from '../photo/index.ts'
 
 interface Happened {
   readonly id: string
@@ -24,6 +25,8 @@ export type PracticeEvent = Happened &
     | { readonly kind: 'question'; readonly exercise: ExerciseId; readonly asked: string }
     /** Asked where the needle goes next in one motion of it: whether she knew. */
     | { readonly kind: 'recall'; readonly exercise: ExerciseId; readonly motion: string; readonly right: boolean }
+    /** A practice row that was photographed: its figures, nothing of the picture. */
+    | { readonly kind: 'row'; readonly exercise: ExerciseId; readonly row: RowSummary }
     | { readonly kind: 'came'; readonly lesson: LessonId; readonly came: boolean }
   )
 
@@ -36,6 +39,8 @@ export interface ExercisePractice {
   readonly pieces: readonly number[]
   /** At which step she is stuck; null where she is not, or did not say. */
   readonly stuckAt: number | null
+  /** Her photographed rows, the oldest first. */
+  readonly rows: readonly RowSummary[]
 }
 
 export interface LearnerPractice {

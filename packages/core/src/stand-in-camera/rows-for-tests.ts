@@ -1,0 +1,44 @@
+/** For tests: a practice row of a stitch of the library, worked by a hand and photographed. */
+import { surroundingsOf } from '../assign/index.ts'
+import { type Picture, practiceRow, type RowPlan, rowPlanOf } from '../photo/index.ts'
+import { newSampler } from '../sampler/index.ts'
+import { findStitch } from '../stitches/index.ts'
+import { paintScene, type SceneLook } from './scene.ts'
+import { EVEN_HANDWORK, type Handwork, type RowTruth, sewRow } from './sew.ts'
+import { PLAIN_SHOT, shoot, type Shot } from './shoot.ts'
+
+export interface TestRow {
+  readonly plan: RowPlan
+  readonly truth: RowTruth
+  /** On the thread, mm of the card. */
+  readonly onThread: { readonly x: number; readonly y: number }
+  readonly photograph: (shot?: Partial<Shot>) => Picture
+}
+
+const CALICO = '#e9e0cc'
+
+export function planFor(stitch: string, threadHex = '#22386b'): RowPlan | null {
+  const row = workedFor(stitch)
+  const plan = row?.ok ? rowPlanOf(row.value, CALICO) : null
+  return plan && { ...plan, threadHex }
+}
+
+function workedFor(stitch: string) {
+  const document = findStitch(stitch)
+  if (!document) throw new Error(`no stitch ${stitch}`)
+  return practiceRow({ id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands: 2 } } }, document.guide, null, surroundingsOf(newSampler('Rows')))
+}
+
+export function testRow(stitch: string, hand: Partial<Handwork> = {}, look: Partial<SceneLook> = {}): TestRow {
+  const threadHex = look.threadHex ?? '#8a2d2b'
+  const plan = planFor(stitch, threadHex)
+  const worked = workedFor(stitch)
+  if (!plan || !worked?.ok) throw new Error(`${stitch} makes no row`)
+  const row = sewRow(worked.value, plan, { ...EVEN_HANDWORK, scatterMm: 0.12, seed: 3, ...hand })
+  const scene = paintScene(row, { clothHex: CALICO, weaveMm: 0.42, threadHex, lineHex: null, fuzzMm: 0.02, seed: 3, ...look }, 17)
+  const points = row.threads[Math.floor(row.threads.length / 2)]?.points ?? []
+  return {
+    ...{ plan: { ...plan, clothHex: look.clothHex ?? CALICO }, truth: row.truth, onThread: points[Math.floor(points.length / 2)] ?? { x: 0, y: 0 } },
+    photograph: (shot = {}) => shoot(scene, { ...PLAIN_SHOT, pixelsPerMm: 12, tiltDeg: 12, tiltTowardsDeg: 70, rollDeg: 5, noise: 0.006, ...shot }),
+  }
+}
