@@ -1,6 +1,6 @@
 /** Rows of known length, photographed by the camera that is not there: what is measured, what is measured as a whole, what is refused. */
 import { describe, expect, it } from 'vitest'
-import { planFor, testRow } from '../stand-in-camera/rows-for-tests.ts'
+import { planFor, testRow } from '../testing/index.ts'
 import { measureOpened, measureRow, openPicture, type Picture, type Verdict } from './index.ts'
 
 const figuresOf = (verdict: Verdict) => {

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIBRARY } from '../stitches/index.ts'
-import { planFor } from '../stand-in-camera/rows-for-tests.ts'
+import { planFor } from '../testing/index.ts'
 import { type Advice, advise, CARD_MM, DOTS, drawCard, ROW_WORDS, type RowSummary, TARGETS, WINDOW } from './index.ts'
 import { findPlaces } from './places.ts'
 

@@ -40,3 +40,4 @@ export function samplerOf(base: Sampler, given: readonly ShortExercise[]): Sampl
   }
 }
 export { sentenceOf, sentencesOf } from './sentence.ts'
+export { planFor, testRow, type TestRow, workedFor } from './photographed-rows.ts'

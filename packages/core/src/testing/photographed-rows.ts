@@ -3,9 +3,7 @@ import { surroundingsOf } from '../assign/index.ts'
 import { type Picture, practiceRow, type RowPlan, rowPlanOf } from '../photo/index.ts'
 import { newSampler } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
-import { paintScene, type SceneLook } from './scene.ts'
-import { EVEN_HANDWORK, type Handwork, type RowTruth, sewRow } from './sew.ts'
-import { PLAIN_SHOT, shoot, type Shot } from './shoot.ts'
+import { EVEN_HANDWORK, type Handwork, paintScene, PLAIN_SHOT, type RowTruth, type SceneLook, sewRow, shoot, type Shot } from '../stand-in-camera/index.ts'
 
 export interface TestRow {
   readonly plan: RowPlan
@@ -23,7 +21,7 @@ export function planFor(stitch: string, threadHex = '#22386b'): RowPlan | null {
   return plan && { ...plan, threadHex }
 }
 
-function workedFor(stitch: string) {
+export function workedFor(stitch: string) {
   const document = findStitch(stitch)
   if (!document) throw new Error(`no stitch ${stitch}`)
   return practiceRow({ id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands: 2 } } }, document.guide, null, surroundingsOf(newSampler('Rows')))
