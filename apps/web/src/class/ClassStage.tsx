@@ -156,7 +156,8 @@ export function ClassStage() {
           )}
           {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
-              Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. Nobody is compared with anybody else.
+              Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. A share is how much lengths vary in her
+              last photographed row. Nobody is compared with anybody else.
             </p>
           )}
         </div>

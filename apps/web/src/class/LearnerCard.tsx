@@ -72,14 +72,6 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
               </dd>
             </>
           )}
-          {one.rows.length > 0 && (
-            <>
-              <dt>Rows photographed</dt>
-              <dd>
-                <Rows rows={one.rows} units={units} />
-              </dd>
-            </>
-          )}
           <dt>Next</dt>
           <dd>{next}</dd>
         </dl>
@@ -93,6 +85,12 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
           {one.state === 'stuck' && <Button onClick={() => mark({ kind: 'stuck', ...of, stuck: false, step: null })}>Helped</Button>}
         </p>
       </div>
+      {one.rows.length > 0 && (
+        <div className="card-part">
+          <h3>Rows photographed</h3>
+          <Rows rows={one.rows} units={units} />
+        </div>
+      )}
       <div className="card-part">
         <h3>Minutes through the course</h3>
         {chart}
@@ -104,18 +102,18 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
 
 /** Her rows of it, the oldest first, against the plan and what a row worked well has; and the one thing to change in the last. */
 function Rows({ rows, units }: { readonly rows: readonly RowSummary[]; readonly units: LengthUnit }) {
-  const length = (mm: number): string => formatLength(mm, units, units === 'mm' ? 1 : 3)
+  const length = (mm: number): string => formatLength(mm, units, units === 'in' ? 3 : undefined)
   const last = rows.at(-1)
   return (
     <>
       <ol className="class-rows">
         {rows.map((row, index) => (
           <li key={index}>
-            {length(row.lengthMm)} ({length(row.plannedMm)} planned){row.isCounted && `, varying by ${Math.round(100 * unevenness(row))} %`}
+            {length(row.lengthMm)} ({length(row.plannedMm)} planned){row.isCounted && `, varying by ${Math.round(100 * unevenness(row))}\u00a0%`}
           </li>
         ))}
       </ol>
-      {last && <p>{ROW_WORDS.en.advice(advise(last, rows.slice(0, -1)), length)}</p>}
+      {last && <p className="class-advice">{ROW_WORDS.en.advice(advise(last, rows.slice(0, -1)), length)}</p>}
       <p className="quiet">Measured by her phone, on trial. 10 to 15 % is a row worked well.</p>
     </>
   )

@@ -77,8 +77,8 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   const told = ROW_WORDS[language]
   const { state, look, again, stop } = usePhoto()
   const rows = (practiceIn(page.kept).exercises.get(exercise) ?? UNTOUCHED).rows
-  // A stitch's unevenness is told in hundredths: three places of an inch, one of a millimetre.
-  const length = (mm: number): string => formatLength(mm, week.sampler.units, week.sampler.units === 'mm' ? 1 : 3)
+  // A stitch's unevenness is told in tenths of a millimetre: three places of an inch.
+  const length = (mm: number): string => formatLength(mm, week.sampler.units, week.sampler.units === 'in' && mm < 12 ? 3 : undefined)
   const [isKept, setKept] = useState(false)
   const example = useRef(0)
   const file = (chosen: File | undefined): void => {
@@ -257,6 +257,9 @@ interface SeenProps {
   readonly onTouch: ((at: Point) => void) | null
 }
 
+/** Cloth before the first stitch that is seen, mm. */
+const BEFORE_MM = 5
+
 /** The window laid flat, with each stitch that was read marked over it. */
 function WindowSeen({ window, verdict, label, onTouch }: SeenProps) {
   const canvas = useRef<HTMLCanvasElement>(null)
@@ -267,12 +270,18 @@ function WindowSeen({ window, verdict, label, onTouch }: SeenProps) {
     drawn.height = window.height
     drawn.getContext('2d')?.drawImage(window, 0, 0)
   }, [window])
+  const along = useRef<HTMLDivElement>(null)
   const stitches = verdict.state === 'measured' || verdict.state === 'whole' ? verdict.stitches : []
   const [wide, tall] = [WINDOW.right - WINDOW.left, WINDOW.bottom - WINDOW.top]
+  const first = stitches.length === 0 ? null : Math.min(...stitches.flatMap(([a, b]) => [a.x, b.x]))
+  useEffect(() => {
+    const strip = along.current
+    if (strip && first !== null) strip.scrollLeft = ((first - BEFORE_MM - WINDOW.left) / wide) * strip.scrollWidth
+  }, [first, wide])
   return (
     // Wider than a phone, so that each stitch is seen: it is drawn along under the thumb.
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what can be scrolled is reached by the keyboard too.
-    <div className="photo-along" tabIndex={0} role="group" aria-label={label}>
+    <div ref={along} className="photo-along" tabIndex={0} role="group" aria-label={label}>
       <div className="photo-window">
         <canvas ref={canvas} role="img" aria-label={label} />
         <svg viewBox={`${WINDOW.left} ${WINDOW.top} ${wide} ${tall}`} aria-hidden="true">
