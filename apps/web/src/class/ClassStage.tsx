@@ -65,7 +65,7 @@ export function ClassStage() {
     const next = whatNext(practice, lessons, today, planned)
     return {
       ...{ learner, id: learner.id, name: learner.name, isLeft: learner.hand === 'left', practice },
-      ...{ next: nextForTeacher(next, names), needsHelp: next.kind === 'help' },
+      ...{ next: nextForTeacher(next, names, sampler.units), needsHelp: next.kind === 'help' },
     }
   })
   const stuck = learners.filter((one) => one.needsHelp)

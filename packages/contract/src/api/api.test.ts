@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { changePassword, makeAccount, makeClass, makeSampler, sendOperations, sheetRequest, signIn } from './api.ts'
+import { tellPractice } from './learning.ts'
 
 const sentence = (result: { readonly success: boolean; readonly error?: { readonly issues: readonly { readonly message: string }[] } | undefined }): string =>
   result.success ? '' : (result.error?.issues[0]?.message ?? '')
@@ -56,5 +57,31 @@ describe('a sheet', () => {
 
   it.each([[{ page: 'a5' }], [{ hand: 'both' }], [{ class: 'mine' }], [{ lesson: 'x'.repeat(61) }]])('%j is refused', (given) => {
     expect(sheetRequest.safeParse(given).success).toBe(false)
+  })
+})
+
+describe('a photographed row', () => {
+  const row = {
+    ...{ method: 1, isCounted: true, kind: 'apart', count: 10, lengthMm: 2.9, spreadMm: 0.3, plannedMm: 2.9, firstMm: 3, lastMm: 2.8 },
+    ...{ gapMm: 2.9, plannedGapMm: 2.9, driftMm: 0.2, leanDeg: null, widestGapMm: null },
+  }
+  const told = (more: object) =>
+    tellPractice.safeParse({ events: [{ id: randomUUID(), at: '2027-01-14T18:30:00.000Z', kind: 'row', exercise: 'e1', row: { ...row, ...more } }] })
+
+  it('is kept as its figures; whatever else comes with them is left behind', () => {
+    const read = told({ picture: 'data:image/jpeg;base64,xyz', fileName: 'IMG_0001.jpg' })
+    expect(read.success && read.data.events).toEqual([expect.objectContaining({ kind: 'row', row })])
+  })
+
+  it.each([
+    [{ lengthMm: -1 }],
+    [{ lengthMm: Number.NaN }],
+    [{ spreadMm: '0.3' }],
+    [{ kind: 'knotted' }],
+    [{ count: 0 }],
+    [{ plannedMm: 0 }],
+    [{ driftMm: 1e9 }],
+  ])('with %j is refused', (more) => {
+    expect(told(more).success).toBe(false)
   })
 })

@@ -76,6 +76,17 @@ describe('what next', () => {
     })
   })
 
+  it('what her last photographed row asks for is the reason; one row makes a piece practised, and rows keep their order', () => {
+    const row = (spreadMm: number) => ({
+      ...{ method: 1, isCounted: true, kind: 'end-to-end', count: 20, lengthMm: 2.5, spreadMm, plannedMm: 2.5, firstMm: 2.5, lastMm: 2.5 },
+      ...{ gapMm: null, plannedGapMm: null, driftMm: 0.1, leanDeg: null, widestGapMm: null },
+    })
+    const rows = [0.7, 0.8, 0.75].map((spreadMm) => event({ kind: 'row', exercise: 'rain', row: row(spreadMm) }))
+    expect(of([rows[1], rows[0]] as PracticeEvent[])).toMatchObject({ state: 'practising', rows: [row(0.7), row(0.8)] })
+    expect(next(rows.slice(0, 1), '2027-01-14')).toMatchObject({ kind: 'practise', advice: { kind: 'uneven', beforeMm: null } })
+    expect(next(rows, '2027-01-14')).toMatchObject({ kind: 'practise', advice: { kind: 'larger' } })
+  })
+
   it('what the class has had is caught up first, with the lessons named; and help goes before all', () => {
     expect(next(can('rain'), '2027-01-28')).toEqual({ kind: 'catch-up', lessons: ['l1', 'l2'], exercise: 'rule' })
     const stuck = event({ kind: 'stuck', exercise: 'breeze', stuck: true, step: 3 })

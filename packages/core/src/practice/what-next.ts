@@ -3,8 +3,9 @@
  * had and she cannot do yet is caught up in the order of the course; then what is on this week; then nothing, or the next lesson ahead.
  */
 import type { ExerciseId, LessonId } from '../base/index.ts'
+import { type Advice, advise } from '../photo/index.ts'
 import { UNTOUCHED } from './practice-of.ts'
-import type { LearnerPractice } from './types.ts'
+import type { ExercisePractice, LearnerPractice } from './types.ts'
 
 export interface CourseLesson {
   readonly id: LessonId
@@ -17,7 +18,8 @@ export type WhatNext =
   | { readonly kind: 'help'; readonly exercise: ExerciseId; readonly step: number | null }
   /** Lessons held before the last one, with what she cannot do of them. */
   | { readonly kind: 'catch-up'; readonly lessons: readonly LessonId[]; readonly exercise: ExerciseId }
-  | { readonly kind: 'practise'; readonly exercise: ExerciseId; readonly minutes: number; readonly planned: number }
+  /** `advice`: what her last photographed row asks for; none where she has photographed none. */
+  | { readonly kind: 'practise'; readonly exercise: ExerciseId; readonly minutes: number; readonly planned: number; readonly advice?: Advice }
   | { readonly kind: 'ready'; readonly lesson: LessonId }
   | { readonly kind: 'ahead'; readonly exercise: ExerciseId }
   | { readonly kind: 'finished' }
@@ -37,12 +39,17 @@ export function whatNext(practice: LearnerPractice, lessons: readonly CourseLess
   const first = behind[0]?.exercises.find(isOpen)
   if (first !== undefined) return { kind: 'catch-up', lessons: behind.map((one) => one.id), exercise: first }
   const now = held.at(-1)?.exercises.find(isOpen)
-  if (now !== undefined) return { kind: 'practise', exercise: now, minutes: of(now).minutes, planned: planned(now) }
+  if (now !== undefined) return { kind: 'practise', exercise: now, minutes: of(now).minutes, planned: planned(now), ...adviceOf(of(now)) }
   const coming = lessons.filter((one) => !held.includes(one))
   const begun = coming.flatMap((one) => one.exercises).find((one) => isOpen(one) && of(one).state !== 'untouched')
   if (begun !== undefined) return { kind: 'ahead', exercise: begun }
   const [next] = coming.filter((one) => one.exercises.some(isOpen))
   return next ? { kind: 'ready', lesson: next.id } : { kind: 'finished' }
+}
+
+function adviceOf({ rows }: ExercisePractice): { readonly advice?: Advice } {
+  const last = rows.at(-1)
+  return last ? { advice: advise(last, rows.slice(0, -1)) } : {}
 }
 
 /** The lesson that is on: the last that was held, or the first where none was yet; null in a course without lessons. */
