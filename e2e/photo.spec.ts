@@ -77,7 +77,7 @@ test('is measured on her phone, and only its figures are sent, once', async ({ p
     .getByRole('gridcell', { name: new RegExp(`Gaia, ${wanted.exercise.name}`) })
     .getByRole('button')
     .click()
-  await expect(page.getByText('Measured by her phone, on trial')).toBeVisible()
+  await expect(page.getByText('measured by her phone, on trial')).toBeVisible()
   await expect(page.locator('.class-rows li')).toHaveCount(1)
   await phone.close()
 })

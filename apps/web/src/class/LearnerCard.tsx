@@ -109,12 +109,12 @@ function Rows({ rows, units }: { readonly rows: readonly RowSummary[]; readonly 
       <ol className="class-rows">
         {rows.map((row, index) => (
           <li key={index}>
-            {length(row.lengthMm)} ({length(row.plannedMm)} planned){row.isCounted && `, varying by ${Math.round(100 * unevenness(row))}\u00a0%`}
+            <b>{row.isCounted ? `${Math.round(100 * unevenness(row))}\u00a0%` : 'as a whole'}</b>, {length(row.lengthMm)} ({length(row.plannedMm)} planned)
           </li>
         ))}
       </ol>
       {last && <p className="class-advice">{ROW_WORDS.en.advice(advise(last, rows.slice(0, -1)), length)}</p>}
-      <p className="quiet">Measured by her phone, on trial. 10 to 15 % is a row worked well.</p>
+      <p className="quiet">How much lengths vary, measured by her phone, on trial: 10 to 15 % is a row worked well.</p>
     </>
   )
 }
