@@ -32,6 +32,7 @@ import { calendar } from './calendar-command.ts'
 import { carries, importSvg, layout } from './drawing-commands.ts'
 import { kit } from './kit-command.ts'
 import { gallery } from './gallery.ts'
+import { measure } from './measure-command.ts'
 import { book, sheet } from './paper-commands.ts'
 
 function work(given: unknown): Result<Answer> {
@@ -288,6 +289,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   calendar: { needsFile: true, run: calendar },
   kit: { needsFile: true, run: kit },
   assign: { needsFile: true, run: assign },
+  measure: { needsFile: true, run: measure },
   layout: { needsFile: true, run: layout },
   import: { needsFile: true, isText: true, run: importSvg },
 }

@@ -23,6 +23,8 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   layout FILE --into ROUND | WIDTHxHEIGHT
                   taken to another hoop or card: places change, stitches keep their length
   import FILE.svg a sampler whose drawing is the outlines of the file
+  measure FILE --photo PICTURE --exercise ID [--touched X,Y]
+                  a practice row photographed in its card: lengths, spread, drift, and one thing to change
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
                   [--class FILE --learner ID]: as one learner of the class works it
@@ -100,7 +102,27 @@ const FURTHER_FILES = [
 
 /** Said or not, with nothing after them. */
 const SWITCHES = ['moving', 'ics', 'booklet']
-const OPTIONS = ['out', 'stitch', 'into', 'page', 'hand', 'lesson', 'form', 'bar', 'class', 'learner', 'language', 'stores', 'pattern', 'ink', 'kind', 'since']
+const OPTIONS = [
+  'out',
+  'stitch',
+  'into',
+  'page',
+  'hand',
+  'lesson',
+  'form',
+  'bar',
+  'class',
+  'learner',
+  'language',
+  'stores',
+  'pattern',
+  'ink',
+  'kind',
+  'since',
+  'photo',
+  'exercise',
+  'touched',
+]
 
 function readCall(args: readonly string[]): Call | string {
   const rest: string[] = []
@@ -140,6 +162,9 @@ function readInput(file: string | null): string | null {
 const CLI_SENTENCES: Sentences = {
   'cli.no-dates': 'The brief has no first day and no class with dates was given: say one as brief.startDate, or --class FILE.',
   'cli.no-size': 'Say into what size: --into 152 for a round hoop, --into "6 in", --into 200x150 for a card.',
+  'cli.no-exercise': ({ known }) => `Say which exercise with --exercise: ${(known as readonly string[]).join(', ')}.`,
+  'cli.not-measured': ({ exercise }, say) => `Rows of ${say(exercise)} cannot be measured in a photograph.`,
+  'cli.no-photo': ({ photo }, say) => `The picture "${say(photo)}" cannot be read. Is its name right? JPEG and PNG can.`,
   'cli.no-out': 'Say where the PDF goes: --out sheet.pdf',
   'cli.no-stitch': ({ stitch }, say) => `The library has no stitch "${say(stitch)}". "lemmata stitches" lists them.`,
   'cli.no-language': ({ language, known }, say) => `There is no language "${say(language)}" here; there are ${(known as readonly string[]).join(', ')}.`,
