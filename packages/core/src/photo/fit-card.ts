@@ -5,7 +5,7 @@
 import { Matrix, solve } from 'ml-matrix'
 import type { Point } from '../geometry/index.ts'
 import { DOT_MM, DOTS, TARGET_MM, TARGETS } from './card.ts'
-import { greyBetween, type Picture } from './picture.ts'
+import { greyBetween, greyOn, type Picture } from './picture.ts'
 
 /** Of points, how many are found. */
 export interface CardFit {
@@ -151,21 +151,24 @@ function middleOf(picture: Picture, { mm, lookMm, darkMm }: CardPoint, toPixels:
   if (expected.x < reach || expected.y < reach || expected.x > picture.widthPx - reach || expected.y > picture.heightPx - reach) return null
   let at = expected
   for (let turn = 0; turn < 3; turn += 1) {
-    const seen: { readonly x: number; readonly y: number; readonly grey: number }[] = []
-    for (let y = Math.ceil(at.y - reach); y <= at.y + reach; y += 1)
-      for (let x = Math.ceil(at.x - reach); x <= at.x + reach; x += 1)
-        if (Math.hypot(x - at.x, y - at.y) <= reach) seen.push({ x, y, grey: greyBetween(picture, { x, y }) })
-    const greys = seen.map((one) => one.grey).sort((a, b) => a - b)
-    const [ink, paper] = [greys[Math.floor(0.06 * greys.length)] ?? 0, greys[Math.floor(0.85 * greys.length)] ?? 0]
+    const greys: number[] = []
+    const each = (visit: (x: number, y: number) => void): void => {
+      for (let y = Math.ceil(at.y - reach); y <= at.y + reach; y += 1)
+        for (let x = Math.ceil(at.x - reach); x <= at.x + reach; x += 1) if ((x - at.x) ** 2 + (y - at.y) ** 2 <= reach * reach) visit(x, y)
+    }
+    each((x, y) => greys.push(greyOn(picture, x, y)))
+    const sorted = Float32Array.from(greys).sort()
+    const [ink, paper] = [sorted[Math.floor(0.06 * sorted.length)] ?? 0, sorted[Math.floor(0.85 * sorted.length)] ?? 0]
     if (paper - ink < 12) return null
-    let [sum, sumX, sumY] = [0, 0, 0]
-    for (const { x, y, grey } of seen) {
-      const dark = Math.min(1, Math.max(0, (paper - grey) / (paper - ink)))
-      if (dark < 0.12) continue
+    let [sum, sumX, sumY, index] = [0, 0, 0, 0]
+    each((x, y) => {
+      const dark = Math.min(1, Math.max(0, (paper - (greys[index] ?? 0)) / (paper - ink)))
+      index += 1
+      if (dark < 0.12) return
       sum += dark
       sumX += dark * x
       sumY += dark * y
-    }
+    })
     // As much dark as its spot has, about.
     const area = Math.PI * (darkMm * least) ** 2
     if (sum < 0.35 * area || sum > 2.4 * area) return null

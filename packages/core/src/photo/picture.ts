@@ -20,6 +20,9 @@ export const makeChannel = (widthPx: number, heightPx: number): Channel => ({ wi
 /** How dark print is told from paper: mostly by green, whose noise is least. 0 to 255. */
 const greyAt = (rgba: Uint8ClampedArray, at: number): number => 0.35 * (rgba[at] ?? 0) + 0.55 * (rgba[at + 1] ?? 0) + 0.1 * (rgba[at + 2] ?? 0)
 
+/** Of one pixel. */
+export const greyOn = ({ widthPx, rgba }: Picture, x: number, y: number): number => greyAt(rgba, 4 * (y * widthPx + x))
+
 /** Means of squares of `by` pixels; what is left over at the right and below is not seen. */
 export function greyReduced({ widthPx, rgba, heightPx }: Picture, by: number): Channel {
   const reduced = makeChannel(Math.floor(widthPx / by), Math.floor(heightPx / by))
@@ -50,11 +53,17 @@ export function cellAt(x: number, y: number, widthPx: number, heightPx: number):
   return [x0, y0, Math.min(Math.max(x - x0, 0), 1), Math.min(Math.max(y - y0, 0), 1)]
 }
 
+/** As above, of one channel; this is where most of the time goes, so nothing is made on the way. */
 export function channelBetween({ widthPx, heightPx, values }: Channel, x: number, y: number): number {
-  const [x0, y0, fx, fy] = cellAt(x, y, widthPx, heightPx)
+  const x0 = Math.min(Math.max(Math.floor(x), 0), widthPx - 2)
+  const y0 = Math.min(Math.max(Math.floor(y), 0), heightPx - 2)
+  const fx = Math.min(Math.max(x - x0, 0), 1)
+  const fy = Math.min(Math.max(y - y0, 0), 1)
   const at = y0 * widthPx + x0
-  const [a, b] = [values[at] as number, values[at + 1] as number]
-  const [c, d] = [values[at + widthPx] as number, values[at + widthPx + 1] as number]
+  const a = values[at] as number
+  const b = values[at + 1] as number
+  const c = values[at + widthPx] as number
+  const d = values[at + widthPx + 1] as number
   return a + (b - a) * fx + (c - a) * fy + (a - b - c + d) * fx * fy
 }
 

@@ -7,7 +7,7 @@ import type { Point } from '../geometry/index.ts'
 import { linearLight } from '../materials/index.ts'
 import { WINDOW } from './card.ts'
 import type { CardFit } from './fit-card.ts'
-import { cellAt, type Channel, makeChannel, type Picture } from './picture.ts'
+import { cellAt, type Channel, channelBetween, makeChannel, type Picture } from './picture.ts'
 
 /** Finer than a picture that is good enough, so that nothing is lost. */
 export const STRIP_PER_MM = 20
@@ -88,17 +88,10 @@ function placesOf(toPicture: (mm: Point) => Point, widthPx: number, heightPx: nu
     }
   const [xs, ys] = [new Float32Array(widthPx * heightPx), new Float32Array(widthPx * heightPx)]
   for (let y = 0; y < heightPx; y += 1) {
-    const [row, fy] = [Math.floor(y / every), (y % every) / every]
     for (let x = 0; x < widthPx; x += 1) {
-      const [column, fx] = [Math.floor(x / every), (x % every) / every]
-      const at = row * across + column
-      const between = ({ values }: Channel): number => {
-        const [a, b] = [values[at] as number, values[at + 1] as number]
-        const [c, d] = [values[at + across] as number, values[at + across + 1] as number]
-        return a + (b - a) * fx + (c - a) * fy + (a - b - c + d) * fx * fy
-      }
-      xs[y * widthPx + x] = between(coarse.xs)
-      ys[y * widthPx + x] = between(coarse.ys)
+      const at = y * widthPx + x
+      xs[at] = channelBetween(coarse.xs, x / every, y / every)
+      ys[at] = channelBetween(coarse.ys, x / every, y / every)
     }
   }
   return { xs, ys }
@@ -168,19 +161,19 @@ const valueAt = (surface: readonly number[], x: number, y: number): number =>
 function evenOut(light: readonly [Channel, Channel, Channel], whites: readonly (readonly number[])[]): void {
   const [{ widthPx, heightPx }] = light
   const [reds, greens, blues] = light.map((one) => one.values) as [Float32Array, Float32Array, Float32Array]
+  const [red = [], green = [], blue = []] = whites
   const lab = new Float32Array(3)
   for (let y = 0; y < heightPx; y += 1) {
     const v = (2 * (y + 0.5)) / heightPx - 1
-    // Along a row the logarithm is of the second degree: the factor changes by a factor that changes by a factor.
     for (let x = 0; x < widthPx; x += 1) {
       const u = (2 * (x + 0.5)) / widthPx - 1
       const at = y * widthPx + x
-      const [r, g, b] = [reds, greens, blues].map((plane, channel) => (plane[at] as number) * Math.exp(-valueAt(whites[channel] ?? [], u, v))) as [
-        number,
-        number,
-        number,
-      ]
-      labOf(r, g, b, lab)
+      labOf(
+        (reds[at] as number) * Math.exp(-valueAt(red, u, v)),
+        (greens[at] as number) * Math.exp(-valueAt(green, u, v)),
+        (blues[at] as number) * Math.exp(-valueAt(blue, u, v)),
+        lab,
+      )
       reds[at] = lab[0] as number
       greens[at] = lab[1] as number
       blues[at] = lab[2] as number
