@@ -49,7 +49,7 @@ function onThread({ row }: PhotographedRow): { x: number; y: number } {
  * goes on from the last. Against the same of the row.
  */
 function offBy({ plan, truth }: PhotographedRow, { figures }: Extract<Verdict, { state: 'measured' | 'whole' }>): number {
-  if (plan.kind === 'apart') return figures.pitchMm / (truth.meanMm + truth.meanGapMm) - 1
+  if (plan.kind === 'apart') return figures.pitchMm / truth.pitchMm - 1
   return (plan.kind === 'side-by-side' || plan.kind === 'end-to-end' ? figures.lengthMm : figures.pitchMm) / truth.meanMm - 1
 }
 

@@ -22,7 +22,7 @@ describe('a row in a photograph', () => {
     const verdict = measureRow(row.photograph(), row.plan)
     expect(verdict.state).toBe('measured')
     const figures = figuresOf(verdict)
-    const [is, was] = kind === 'apart' ? [figures.pitchMm, row.truth.meanMm + row.truth.meanGapMm] : [figures.lengthMm, row.truth.meanMm]
+    const [is, was] = kind === 'apart' ? [figures.pitchMm, row.truth.pitchMm] : [figures.lengthMm, row.truth.meanMm]
     expect(Math.abs(is / was - 1)).toBeLessThan(0.02)
     // Side by side they are too near to one another to be counted surely.
     if (kind !== 'side-by-side') expect(figures.count).toBe(row.truth.count)
@@ -97,13 +97,13 @@ describe('a line under the row', () => {
     const picture = row.photograph()
     expect(measureRow(picture, between).state).toBe('touch')
     const touched = figuresOf(measureRow(picture, between, row.onThread))
-    expect(Math.abs(touched.pitchMm / (row.truth.meanMm + row.truth.meanGapMm) - 1)).toBeLessThan(0.02)
+    expect(Math.abs(touched.pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.02)
   })
 
   it('that looks like thread itself leaves the row as a whole: how far apart its stitches begin is sure', () => {
     const row = testRow('running-stitch', {}, { threadHex: '#22386b', lineHex: '#6a6a72' })
     const verdict = measureRow(row.photograph(), row.plan)
     expect(verdict.state).toBe('whole')
-    expect(Math.abs(figuresOf(verdict).pitchMm / (row.truth.meanMm + row.truth.meanGapMm) - 1)).toBeLessThan(0.02)
+    expect(Math.abs(figuresOf(verdict).pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.02)
   })
 })

@@ -39,6 +39,8 @@ export interface RowTruth {
   readonly meanMm: number
   readonly spreadMm: number
   readonly meanGapMm: number
+  /** From where one begins to where the next does, mean. */
+  readonly pitchMm: number
   /** Of the holes on a line, about the straight line that fits them best. */
   readonly driftMm: number
   /** Of stitches across the row, from upright; positive to the right above. */
@@ -129,6 +131,7 @@ function truthOf(front: readonly Segment[], holes: readonly Point[], plan: RowPl
     meanMm,
     spreadMm: Math.sqrt(mean(lengthsMm.map((one) => (one - meanMm) ** 2))),
     meanGapMm: mean(gaps),
+    pitchMm: ((spans.at(-1)?.[0] ?? 0) - (spans[0]?.[0] ?? 0)) / Math.max(1, spans.length - 1),
     driftMm: plan.acrossMm === 0 ? driftOf([...new Set(front.flatMap((segment) => [segment.from, segment.to]))].map(of)) : 0,
     leanDeg: plan.acrossMm === 0 ? 0 : mean(leans),
   }
