@@ -96,8 +96,9 @@ describe('a line under the row', () => {
     const between = { ...row.plan, threadHex: '#6a3f5a' }
     const picture = row.photograph()
     expect(measureRow(picture, between).state).toBe('touch')
-    const touched = figuresOf(measureRow(picture, between, row.onThread))
-    expect(Math.abs(touched.pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.02)
+    // A finger is not exact: half a millimetre beside it.
+    const touched = figuresOf(measureRow(picture, between, { x: row.onThread.x, y: row.onThread.y + 0.5 }))
+    expect(Math.abs(touched.pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.03)
   })
 
   it('that looks like thread itself leaves the row as a whole: how far apart its stitches begin is sure', () => {

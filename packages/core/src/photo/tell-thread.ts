@@ -42,8 +42,7 @@ export function tellThread(strip: Strip, threadHex: string, touched: Point | nul
   const lab = strip.lab.map((channel) => smoothed(channel, SMOOTH_MM * STRIP_PER_MM)) as [Channel, Channel, Channel]
   const cloth = clothOf(lab)
   const seeds = seedsOf(lab, cloth)
-  const wanted = touched ? labAt(lab, mmToStrip(touched)) : labOfHex(threadHex)
-  const { thread, other, isDoubtful } = chooseThread(seeds, cloth, wanted, touched !== null)
+  const { thread, other, isDoubtful } = chooseThread(seeds, cloth, labOfHex(threadHex), touched && mmToStrip(touched))
   const mu = meanOf(thread.map((one) => one.off))
   const within = spreadOf(
     thread.map((one) => one.off),
@@ -180,6 +179,8 @@ function eachOff(
 
 interface Seed {
   readonly off: Lab
+  /** In the strip, px. */
+  readonly at: Point
 }
 
 /** The places least like cloth. */
@@ -189,12 +190,12 @@ function seedsOf(lab: readonly [Channel, Channel, Channel], cloth: ClothColour):
   const wide = cloth.spread.clone()
   for (let i = 0; i < 3; i += 1) wide.set(i, i, wide.get(i, i) + 1)
   const back = inverse(wide)
-  const found: { readonly off: Lab; readonly away: number }[] = []
+  const found: (Seed & { readonly away: number })[] = []
   eachOff(lab, cloth, 2, (off, at) => {
     const [x, y] = [at % widthPx, Math.floor(at / widthPx)]
     if (Math.min(x, y, widthPx - 1 - x, heightPx - 1 - y) < margin) return
     const away = Math.sqrt(away2(off, back))
-    if (away > 2) found.push({ off: [off[0], off[1], off[2]], away })
+    if (away > 2) found.push({ off: [off[0], off[1], off[2]], at: { x, y }, away })
   })
   const all = ((widthPx - 2 * margin) * (heightPx - 2 * margin)) / 4
   const strongest = found.map((one) => one.away).sort((a, b) => b - a)
@@ -208,12 +209,14 @@ interface Chosen {
   readonly isDoubtful: boolean
 }
 
-function chooseThread(seeds: readonly Seed[], cloth: ClothColour, wanted: Lab, isTouched: boolean): Chosen {
+function chooseThread(seeds: readonly Seed[], cloth: ClothColour, wanted: Lab, touched: Point | null): Chosen {
   const [one, two] = twoMeans(seeds)
   const [a, b] = [meanOf(one.map((seed) => seed.off)), meanOf(two.map((seed) => seed.off))]
   const apart = Math.hypot(a[1] - b[1], a[2] - b[2])
-  const isTwo = Math.min(one.length, two.length) > 0.03 * seeds.length && apart > TWO_COLOURS && !isShadeOf(a, b, cloth)
+  const isTwo = Math.min(one.length, two.length) > 0.03 * seeds.length && apart > TWO_COLOURS && !isShadeOf(a, b)
   if (!isTwo) return { thread: seeds, other: [], isDoubtful: false }
+  if (touched)
+    return nearestTo(one, touched) <= nearestTo(two, touched) ? { thread: one, other: two, isDoubtful: false } : { thread: two, other: one, isDoubtful: false }
   const far = (off: Lab): number => {
     const [dl, da, db] = [0, 1, 2].map((index) => (cloth.middle[index] ?? 0) + (off[index] ?? 0) - (wanted[index] ?? 0)) as unknown as Lab
     // How light a thread is depends on how it lies.
@@ -221,18 +224,24 @@ function chooseThread(seeds: readonly Seed[], cloth: ClothColour, wanted: Lab, i
   }
   const [near, other] = far(a) <= far(b) ? [one, two] : [two, one]
   const [least, most] = [Math.min(far(a), far(b)), Math.max(far(a), far(b))]
-  return { thread: near, other, isDoubtful: !isTouched && most < SURE * least + 6 }
+  return { thread: near, other, isDoubtful: most < SURE * least + 6 }
 }
 
+/** A finger is not exact: how far off the nearest places of a colour lie, px, an odd one left aside. */
+function nearestTo(seeds: readonly Seed[], { x, y }: Point): number {
+  const away = seeds.map(({ at }) => Math.hypot(at.x - x, at.y - y)).sort((a, b) => a - b)
+  return away[Math.min(away.length - 1, NEAR)] ?? Number.POSITIVE_INFINITY
+}
+const NEAR = 8
+
 /** What is half cloth and half thread, or thread in its own shade, lies on the way between them. */
-function isShadeOf(a: Lab, b: Lab, cloth: ClothColour): boolean {
+function isShadeOf(a: Lab, b: Lab): boolean {
   const [less, more] = Math.hypot(...a) < Math.hypot(...b) ? [a, b] : [b, a]
   const chroma = (one: Lab): readonly [number, number] => [one[1], one[2]]
   const [lx, ly] = chroma(less)
   const [mx, my] = chroma(more)
   const share = (lx * mx + ly * my) / Math.max(1e-9, mx * mx + my * my)
   const beside = Math.abs(lx * my - ly * mx) / Math.max(1e-9, Math.hypot(mx, my))
-  void cloth
   return share > 0.25 && beside < 0.3 * Math.hypot(mx, my)
 }
 
@@ -309,11 +318,4 @@ function labOfHex(hex: string): Lab {
   const lab = new Float32Array(3)
   labOf(r, g, b, lab)
   return [lab[0] ?? 0, lab[1] ?? 0, lab[2] ?? 0]
-}
-
-/** About a place that was touched: a finger is not exact, so what is least like its surroundings of a tenth of a millimetre. */
-function labAt(lab: readonly [Channel, Channel, Channel], { x, y }: Point): Lab {
-  const { widthPx, heightPx } = lab[0]
-  const at = Math.min(heightPx - 1, Math.max(0, Math.round(y))) * widthPx + Math.min(widthPx - 1, Math.max(0, Math.round(x)))
-  return lab.map((one) => one.values[at] ?? 0) as unknown as Lab
 }
