@@ -1,11 +1,8 @@
 /** Rows for `bench/photo.ts`: six stitches on three cloths, as many hands, cameras and lights, all by a seed. */
-import { surroundingsOf } from '@lemmata/core/assign'
 import { normal, seeded } from '@lemmata/core/base'
-import { practiceRow, type RowPlan, rowPlanOf } from '@lemmata/core/photo'
+import { type PracticeRow, practiceRow, type RowPlan } from '@lemmata/core/photo'
 import { newSampler } from '@lemmata/core/sampler'
-import { findStitch } from '@lemmata/core/stitches'
 import { EVEN_HANDWORK, type Handwork, PLAIN_SHOT, type RowTruth, type SceneLook, type Shot, sewRow, type SewnRow } from '@lemmata/core/stand-in-camera'
-import type { WorkedExercise } from '@lemmata/core/exercise'
 
 export interface PhotographedRow {
   readonly stitch: string
@@ -53,22 +50,14 @@ const MOST_SCATTER: Readonly<Record<string, number>> = {
   'satin-stitch': 0.11,
 }
 
-const worked = new Map<string, { readonly done: WorkedExercise; readonly plan: RowPlan }>()
+const worked = new Map<string, PracticeRow>()
 
-export function workedRow(stitch: string, strands: number, clothHex: string, threadHex: string): { readonly done: WorkedExercise; readonly plan: RowPlan } {
+export function workedRow(stitch: string, strands: number, clothHex: string, threadHex: string): PracticeRow {
   const key = `${stitch} ${strands}`
-  const known = worked.get(key)
-  if (known) return { ...known, plan: { ...known.plan, clothHex, threadHex } }
-  const document = findStitch(stitch, [])
-  if (!document) throw new Error(stitch)
-  const guides = Array.isArray(document.guide) ? document.guide : [document.guide]
-  const exercise = { id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands } } }
-  const done = practiceRow(exercise, guides, null, surroundingsOf(newSampler('Photographs')))
-  if (!done?.ok) throw new Error(`${stitch} is not worked`)
-  const plan = rowPlanOf(done.value, clothHex)
-  if (!plan) throw new Error(`${stitch} is not read`)
-  worked.set(key, { done: done.value, plan })
-  return { done: done.value, plan: { ...plan, clothHex, threadHex } }
+  const row = worked.get(key) ?? practiceRow(newSampler('Photographs'), { id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands } } })
+  if (!row) throw new Error(`${stitch} makes no row`)
+  worked.set(key, row)
+  return { ...row, plan: { ...row.plan, clothHex, threadHex } }
 }
 
 /** A fair photograph of a row as learners work it. */

@@ -1,9 +1,7 @@
 /** A practice row photographed without a connection: measured on the phone, kept as figures, and seen once by her teacher. */
 import { bandSampler } from '@lemmata/contract/testing'
-import { surroundingsOf } from '@lemmata/core/assign'
-import { practiceRow, rowPlanOf } from '@lemmata/core/photo'
+import { practiceRow } from '@lemmata/core/photo'
 import { EVEN_HANDWORK, paintScene, PLAIN_SHOT, sewRow, shoot } from '@lemmata/core/stand-in-camera'
-import { findStitch } from '@lemmata/core/stitches'
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
 import { makeTeacher, nothingSerious, stage } from './pages.ts'
@@ -11,10 +9,8 @@ import { makeTeacher, nothingSerious, stage } from './pages.ts'
 const sampler = bandSampler('2031-01-09')
 const rows = (sampler.lessons[0]?.exercises ?? []).flatMap((id) => {
   const exercise = sampler.exercises.find((one) => one.id === id)
-  const document = exercise && findStitch(exercise.stitch)
-  const row = document && practiceRow(exercise, document.guide, null, surroundingsOf(sampler))
-  const plan = row?.ok ? rowPlanOf(row.value, sampler.cloth.colour.hex) : null
-  return exercise && row?.ok && plan ? [{ exercise, done: row.value, plan }] : []
+  const row = exercise && practiceRow(sampler, exercise)
+  return row ? [{ exercise, ...row }] : []
 })
 
 async function photographOf({ done, plan }: (typeof rows)[number]): Promise<Buffer> {

@@ -1,8 +1,6 @@
 /** A photographed practice row of an exercise, measured. */
-import { surroundingsOf } from '@lemmata/core/assign'
 import { error, failure, type Result, success } from '@lemmata/core/base'
-import { findStitch } from '@lemmata/core/stitches'
-import { advise, measureRow, type Picture, practiceRow, ROW_WORDS, rowPlanOf, summaryOf } from '@lemmata/core/photo'
+import { advise, measureRow, type Picture, practiceRow, ROW_WORDS, summaryOf } from '@lemmata/core/photo'
 import { formatLength } from '@lemmata/core/units'
 import { readSampler } from '@lemmata/contract'
 import type { Answer } from './command.ts'
@@ -16,10 +14,7 @@ export async function measure(given: unknown, { photo, exercise, touched }: Read
   const sampler = read.value
   const own = sampler.exercises.find((one) => one.id === exercise) ?? (sampler.exercises.length === 1 ? sampler.exercises[0] : undefined)
   if (!own) return failure(error('cli.no-exercise', [], { exercise: exercise ?? '', known: sampler.exercises.map((one) => one.id) }))
-  const document = findStitch(own.stitch, sampler.stitches)
-  const row = document && practiceRow(own, document.guide, null, surroundingsOf(sampler))
-  if (row && !row.ok) return row
-  const plan = row ? rowPlanOf(row.value, sampler.cloth.colour.hex) : null
+  const plan = practiceRow(sampler, own)?.plan
   if (!plan) return failure(error('cli.not-measured', [], { exercise: own.name }))
   const picture = photo === undefined ? null : await decoded(photo)
   if (!picture) return failure(error('cli.no-photo', [], { photo: photo ?? '' }))

@@ -3,8 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { bandSampler } from '@lemmata/contract/testing'
-import { surroundingsOf } from '@lemmata/core/assign'
-import { practiceRow, rowPlanOf } from '@lemmata/core/photo'
+import { practiceRow } from '@lemmata/core/photo'
 import { EVEN_HANDWORK, paintScene, PLAIN_SHOT, sewRow, shoot } from '@lemmata/core/stand-in-camera'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -16,10 +15,10 @@ const file = (name: string): string => join(folder, name)
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'lemmata-photo-'))
-  const row = practiceRow(sampler.exercises[0] as never, ['line'], null, surroundingsOf(sampler))
-  const plan = row?.ok ? rowPlanOf(row.value, sampler.cloth.colour.hex) : null
-  if (!row?.ok || !plan) throw new Error('no row')
-  const sewn = sewRow(row.value, plan, { ...EVEN_HANDWORK, scatterMm: 0.1, seed: 2 })
+  const row = practiceRow(sampler, sampler.exercises[0] as never)
+  if (!row) throw new Error('no row')
+  const { done, plan } = row
+  const sewn = sewRow(done, plan, { ...EVEN_HANDWORK, scatterMm: 0.1, seed: 2 })
   const look = { clothHex: plan.clothHex, weaveMm: 0.42, threadHex: plan.threadHex, lineHex: null, fuzzMm: 0.02, seed: 2 }
   const { rgba, widthPx: width, heightPx: height } = shoot(paintScene(sewn, look, 18), { ...PLAIN_SHOT, pixelsPerMm: 12, tiltDeg: 8 })
   const raw = sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })

@@ -1,21 +1,15 @@
 /** Rows that the Thursday class photographed, as their figures: most grow more even, one does not. */
-import { surroundingsOf } from '@lemmata/core/assign'
-import { type RowPlan, practiceRow, rowPlanOf, type RowSummary } from '@lemmata/core/photo'
+import { type RowPlan, practiceRow, type RowSummary } from '@lemmata/core/photo'
 import type { Sampler } from '@lemmata/core/sampler'
-import { findStitch } from '@lemmata/core/stitches'
 
 /** What a row of each exercise is meant to measure; none of those that cannot be measured. */
-export function rowPlans(sampler: Sampler): ReadonlyMap<string, RowPlan> {
-  const around = surroundingsOf(sampler)
-  return new Map(
+export const rowPlans = (sampler: Sampler): ReadonlyMap<string, RowPlan> =>
+  new Map(
     sampler.exercises.flatMap((exercise) => {
-      const document = findStitch(exercise.stitch, sampler.stitches)
-      const row = document && practiceRow(exercise, document.guide, null, around)
-      const plan = row?.ok ? rowPlanOf(row.value, sampler.cloth.colour.hex) : null
-      return plan ? [[exercise.id, plan] as const] : []
+      const row = practiceRow(sampler, exercise)
+      return row ? [[exercise.id, row.plan] as const] : []
     }),
   )
-}
 
 /** `uneven`: the spread of its lengths, as a share of their mean; `off`: of the mean from the plan. */
 export function rowLike(plan: RowPlan, uneven: number, off: number): RowSummary {

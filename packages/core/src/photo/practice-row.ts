@@ -1,28 +1,42 @@
 /** A practice row of an exercise: its stitch, its thread and its measures on a straight guide that fits the card's window. */
-import type { Surroundings } from '../assign/index.ts'
-import type { Result } from '../base/index.ts'
+import { surroundingsOf } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
-import type { Guide, GuideKind } from '../guide/index.ts'
-import { type Exercise, layAlone } from '../sampler/index.ts'
+import type { Guide } from '../guide/index.ts'
+import { type Exercise, layAlone, type Sampler } from '../sampler/index.ts'
+import { findStitch } from '../stitches/index.ts'
 import { LONGEST_ROW_MM } from './card.ts'
+import { type RowPlan, rowPlanOf } from './row-plan.ts'
 
 /** A little less than the longest, so that a row worked too long still lies in the window. */
 export const ROW_MM = LONGEST_ROW_MM - 4
-/** Across a filled row, mm. */
-const FILLED_MM = 6
+/** Of a band whose exercise has none of its own, and across a filled row, mm. */
+const [BAND_MM, FILLED_MM] = [3, 6]
 
-/** `kinds`: on which its stitch is worked, as its document names them; `acrossMm`: of its own band, where it has one. */
-export function practiceRow(exercise: Exercise, kinds: readonly string[], acrossMm: number | null, around: Surroundings): Result<WorkedExercise> | null {
-  const guide = straightGuide(kinds as readonly GuideKind[], acrossMm)
-  return guide ? workExercise(layAlone(exercise, guide), around) : null
+export interface PracticeRow {
+  /** Worked along +x. */
+  readonly done: WorkedExercise
+  readonly plan: RowPlan
 }
 
-function straightGuide(kinds: readonly GuideKind[], acrossMm: number | null): Guide | null {
+/** Null where its stitch cannot be worked in a row, or makes none that a photograph could tell apart. */
+export function practiceRow(sampler: Sampler, exercise: Exercise): PracticeRow | null {
+  const document = findStitch(exercise.stitch, sampler.stitches)
+  const guide = document && straightGuide(document.guide, bandOf(sampler, exercise))
+  const worked = guide && workExercise(layAlone(exercise, guide), surroundingsOf(sampler))
+  if (!worked?.ok) return null
+  const plan = rowPlanOf(worked.value, sampler.cloth.colour.hex)
+  return plan && { done: worked.value, plan }
+}
+
+/** How wide the exercise's own band is, mm: a row is as wide. */
+function bandOf({ drawing }: Sampler, { on }: Exercise): number {
+  const guide = drawing.guides.find((one) => one.id === on[0]?.guide)?.guide
+  return guide?.kind === 'band' ? (guide.widthMm ?? BAND_MM) : BAND_MM
+}
+
+function straightGuide(kinds: readonly string[], bandMm: number): Guide | null {
   if (kinds.includes('line')) return { kind: 'line', path: `M 0 0 L ${ROW_MM} 0` }
-  if (kinds.includes('band')) return { kind: 'band', path: `M 0 0 L ${ROW_MM} 0`, widthMm: acrossMm ?? 3 }
-  if (kinds.includes('shape')) {
-    const half = (acrossMm ?? FILLED_MM) / 2
-    return { kind: 'shape', path: `M 0 ${-half} L ${ROW_MM} ${-half} L ${ROW_MM} ${half} L 0 ${half} Z` }
-  }
-  return null
+  if (kinds.includes('band')) return { kind: 'band', path: `M 0 0 L ${ROW_MM} 0`, widthMm: bandMm }
+  const half = FILLED_MM / 2
+  return kinds.includes('shape') ? { kind: 'shape', path: `M 0 ${-half} L ${ROW_MM} ${-half} L ${ROW_MM} ${half} L 0 ${half} Z` } : null
 }

@@ -1,14 +1,14 @@
 /** The camera that is not there: what it photographs is known, and the same for the same seed. */
 import { describe, expect, it } from 'vitest'
-import { planFor, testRow, workedFor } from '../testing/index.ts'
+import { testRow, workedFor } from '../testing/index.ts'
 import { EVEN_HANDWORK, sewRow } from './index.ts'
 
 const STITCHES = ['running-stitch', 'back-stitch', 'stem-stitch', 'chain-stitch', 'cross-stitch', 'satin-stitch']
 
 const sewn = (stitch: string, hand: Partial<typeof EVEN_HANDWORK> = {}) => {
-  const [plan, worked] = [planFor(stitch), workedFor(stitch)]
-  if (!plan || !worked?.ok) throw new Error(stitch)
-  return { plan, row: sewRow(worked.value, plan, { ...EVEN_HANDWORK, ...hand }) }
+  const worked = workedFor(stitch)
+  if (!worked) throw new Error(stitch)
+  return { plan: worked.plan, row: sewRow(worked.done, worked.plan, { ...EVEN_HANDWORK, ...hand }) }
 }
 
 describe('a row as a hand might have worked it', () => {

@@ -1,8 +1,6 @@
 /** For tests: a practice row of a stitch of the library, worked by a hand and photographed. */
-import { surroundingsOf } from '../assign/index.ts'
-import { type Picture, practiceRow, type RowPlan, rowPlanOf } from '../photo/index.ts'
+import { type Picture, type PracticeRow, practiceRow, type RowPlan } from '../photo/index.ts'
 import { newSampler } from '../sampler/index.ts'
-import { findStitch } from '../stitches/index.ts'
 import { EVEN_HANDWORK, type Handwork, paintScene, PLAIN_SHOT, type RowTruth, type SceneLook, sewRow, shoot, type Shot } from '../stand-in-camera/index.ts'
 
 export interface TestRow {
@@ -15,24 +13,26 @@ export interface TestRow {
 
 const CALICO = '#e9e0cc'
 
-export function planFor(stitch: string, threadHex = '#22386b'): RowPlan | null {
+export const planFor = (stitch: string, threadHex = '#22386b'): RowPlan | null => {
   const row = workedFor(stitch)
-  const plan = row?.ok ? rowPlanOf(row.value, CALICO) : null
-  return plan && { ...plan, threadHex }
+  return row && { ...row.plan, threadHex }
 }
 
-export function workedFor(stitch: string) {
-  const document = findStitch(stitch)
-  if (!document) throw new Error(`no stitch ${stitch}`)
-  return practiceRow({ id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands: 2 } } }, document.guide, null, surroundingsOf(newSampler('Rows')))
+/** On calico, in two strands. */
+export function workedFor(stitch: string): PracticeRow | null {
+  const sampler = newSampler('Rows')
+  return practiceRow(
+    { ...sampler, cloth: { ...sampler.cloth, colour: { ...sampler.cloth.colour, hex: CALICO } } },
+    { id: 'e1', name: 'Row', stitch, on: [], materials: { main: { strands: 2 } } },
+  )
 }
 
 export function testRow(stitch: string, hand: Partial<Handwork> = {}, look: Partial<SceneLook> = {}): TestRow {
   const threadHex = look.threadHex ?? '#8a2d2b'
-  const plan = planFor(stitch, threadHex)
   const worked = workedFor(stitch)
-  if (!plan || !worked?.ok) throw new Error(`${stitch} makes no row`)
-  const row = sewRow(worked.value, plan, { ...EVEN_HANDWORK, scatterMm: 0.12, seed: 3, ...hand })
+  if (!worked) throw new Error(`${stitch} makes no row`)
+  const plan = { ...worked.plan, threadHex }
+  const row = sewRow(worked.done, plan, { ...EVEN_HANDWORK, scatterMm: 0.12, seed: 3, ...hand })
   const scene = paintScene(row, { clothHex: CALICO, weaveMm: 0.42, threadHex, lineHex: null, fuzzMm: 0.02, seed: 3, ...look }, 17)
   const points = row.threads[Math.floor(row.threads.length / 2)]?.points ?? []
   return {

@@ -1,7 +1,6 @@
 /** A practice row photographed: what it measures, shown over the picture, and the one thing to change. The picture stays on the device. */
 import type { WeekAnswer } from '@lemmata/contract'
-import { surroundingsOf } from '@lemmata/core/assign'
-import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { forLearner, workSampler } from '@lemmata/core/exercise'
 import type { Point } from '@lemmata/core/geometry'
 import { stitchIn } from '@lemmata/core/language'
 import {
@@ -9,11 +8,11 @@ import {
   CARD_MM,
   DOT_MM,
   DOTS,
+  type PracticeRow,
   practiceRow,
   ROW_MM,
   ROW_WORDS,
   type RowPlan,
-  rowPlanOf,
   type RowSummary,
   summaryOf,
   TARGET_MM,
@@ -36,25 +35,13 @@ interface Props {
   readonly onBack: () => void
 }
 
-interface Planned {
-  readonly done: WorkedExercise
-  readonly plan: RowPlan
-}
-
 export function PhotoPage({ page, week, exercise, onBack }: Props) {
   const words = useWords()
   const language = useLanguage()
   const { sampler } = useMemo(() => forLearner(week.sampler, week.learner), [week.sampler, week.learner])
   const own = sampler.exercises.find((one) => one.id === exercise)
   const worked = useMemo(() => workSampler(sampler, new Set([exercise])).done[0] ?? null, [sampler, exercise])
-  const planned = useMemo((): Planned | null => {
-    if (!worked) return null
-    const { drawn, assigned } = worked.pieces[0]
-    const row = practiceRow(worked.exercise, assigned.document.guide, drawn.kind === 'band' ? (drawn.widthMm ?? null) : null, surroundingsOf(sampler))
-    if (!row?.ok) return null
-    const plan = rowPlanOf(row.value, sampler.cloth.colour.hex)
-    return plan && { done: row.value, plan }
-  }, [worked, sampler])
+  const planned = useMemo(() => own && practiceRow(sampler, own), [own, sampler])
   return (
     <main className="learn-moves photo">
       <header className="learn-head">
@@ -71,7 +58,7 @@ export function PhotoPage({ page, week, exercise, onBack }: Props) {
   )
 }
 
-function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & Planned) {
+function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & PracticeRow) {
   const words = useWords().photo
   const language = useLanguage()
   const told = ROW_WORDS[language]
