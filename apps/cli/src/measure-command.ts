@@ -1,7 +1,7 @@
 /** A photographed practice row of an exercise, measured. */
 import { error, failure, type Result, success } from '@lemmata/core/base'
 import { advise, measureRow, type Picture, practiceRow, ROW_WORDS, summaryOf } from '@lemmata/core/photo'
-import { formatLength } from '@lemmata/core/units'
+import { formatStitchLength } from '@lemmata/core/units'
 import { readSampler } from '@lemmata/contract'
 import type { Answer } from './command.ts'
 
@@ -24,7 +24,7 @@ export async function measure(given: unknown, { photo, exercise, touched }: Read
   if (verdict.state === 'refused')
     return success({ output: { state: 'refused', why: ROW_WORDS.en.refused[verdict.why], code: verdict.why, quality: verdict.quality }, wrong: true })
   const summary = summaryOf(verdict.figures, plan, verdict.state === 'measured')
-  const advice = ROW_WORDS.en.advice(advise(summary, []), (mm) => formatLength(mm, sampler.units))
+  const advice = ROW_WORDS.en.advice(advise(summary, []), (mm) => formatStitchLength(mm, sampler.units))
   return success({
     output: { state: verdict.state, ...summary, lengthsMm: verdict.figures.lengthsMm, pitchMm: verdict.figures.pitchMm, advice, quality: verdict.quality },
     wrong: false,

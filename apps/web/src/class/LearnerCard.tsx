@@ -4,7 +4,7 @@ import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
 import { addDays } from '@lemmata/core/calendar'
 import { advise, ROW_WORDS, type RowSummary, unevenness } from '@lemmata/core/photo'
 import { rememberedOf } from '@lemmata/core/recall'
-import { counted, formatLength, type LengthUnit } from '@lemmata/core/units'
+import { counted, formatStitchLength, type LengthUnit } from '@lemmata/core/units'
 import { Button, Popconfirm } from 'antd'
 import type { ReactNode } from 'react'
 import { api } from '../api/client.ts'
@@ -102,7 +102,7 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
 
 /** Her rows of it, the oldest first, against the plan and what a row worked well has; and the one thing to change in the last. */
 function Rows({ rows, units }: { readonly rows: readonly RowSummary[]; readonly units: LengthUnit }) {
-  const length = (mm: number): string => formatLength(mm, units, units === 'in' ? 3 : undefined)
+  const length = (mm: number): string => formatStitchLength(mm, units)
   const last = rows.at(-1)
   return (
     <>

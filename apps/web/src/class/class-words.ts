@@ -1,7 +1,7 @@
 /** What a learner does next, as her teacher reads it. */
 import type { Advice } from '@lemmata/core/photo'
 import type { PracticeState, WhatNext } from '@lemmata/core/practice'
-import { formatLength, type LengthUnit, listInWords } from '@lemmata/core/units'
+import { formatStitchLength, type LengthUnit, listInWords } from '@lemmata/core/units'
 
 export const STATE_WORDS: Readonly<Record<PracticeState, string>> = {
   untouched: 'not begun',
@@ -36,7 +36,7 @@ export function nextForTeacher(next: WhatNext, names: Names, units: LengthUnit):
 
 /** What her last row asks for and why, in half a line. */
 function adviceForTeacher(advice: Advice, units: LengthUnit): string {
-  const length = (mm: number): string => formatLength(mm, units, units === 'in' ? 3 : undefined)
+  const length = (mm: number): string => formatStitchLength(mm, units)
   switch (advice.kind) {
     case 'uneven':
       return `mark every third hole, lengths vary by ${length(advice.spreadMm)}`

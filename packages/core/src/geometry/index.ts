@@ -17,6 +17,7 @@ export {
 export type { Matrix } from './matrix.ts'
 export { boxAround, boxOf } from './box.ts'
 export type { Box } from './box.ts'
+export { rmsOffLine } from './best-line.ts'
 export { crossesItself } from './crosses-itself.ts'
 export { CellIndex } from './cell-index.ts'
 export { measurePath, nearestPlace, placeAt, slicePath, startAtCorner, thinPath, tightestRadius } from './measured-path.ts'

@@ -1,5 +1,6 @@
 /** The four corner targets in a photograph: a dark ring round a dark spot with the same middle. */
 import type { Point } from '../geometry/index.ts'
+import { type Blob, blobsOf } from './blobs.ts'
 import { type Channel, channelBetween, greyReduced, type Picture } from './picture.ts'
 
 /** As wide as a picture is looked at for them, px. */
@@ -9,6 +10,8 @@ const DARK = 0.72
 /** Of the ring's size: how far apart the two middles may lie, and how large the spot is. */
 const APART = 0.12
 const SPOT = { least: 0.26, most: 0.6 }
+/** Fewer are noise; px of the reduced picture. */
+const SPECK_PX = 5
 /** Larger and smaller than this, no corner of a card that fills the picture; px of the reduced picture. */
 const RING_PX = { least: 12, most: 160 }
 /** Of the corners of one card, none is larger than another by more. */
@@ -26,7 +29,7 @@ interface Target {
 export function findTargets(picture: Picture): readonly (readonly Point[])[] {
   const by = Math.max(1, Math.round(picture.widthPx / LOOKED_AT_PX))
   const grey = greyReduced(picture, by)
-  const found = targetsAmong(blobsOf(darkOf(grey), grey.widthPx))
+  const found = targetsAmong(blobsOf(darkOf(grey), grey.widthPx, SPECK_PX))
   const middle = [...found].sort((a, b) => a.sizePx - b.sizePx)[Math.floor(found.length / 2)]?.sizePx ?? 1
   const far = (one: Target): number => Math.abs(Math.log(one.sizePx / middle))
   const near = [...found].sort((a, b) => far(a) - far(b)).slice(0, MOST_FOUND)
@@ -63,45 +66,6 @@ function darkOf({ widthPx: wide, heightPx: tall, values }: Channel): Uint8Array 
     }
   }
   return dark
-}
-
-interface Blob {
-  readonly left: number
-  readonly right: number
-  readonly top: number
-  readonly bottom: number
-  readonly pixels: number
-  /** The middle of its pixels. */
-  readonly at: Point
-}
-
-/** What hangs together, side by side. `dark` is used up. */
-function blobsOf(dark: Uint8Array, wide: number): readonly Blob[] {
-  const blobs: Blob[] = []
-  const open: number[] = []
-  for (let start = 0; start < dark.length; start += 1) {
-    if (dark[start] !== 1) continue
-    dark[start] = 0
-    open.push(start)
-    let [left, right, top, bottom, pixels, sumX, sumY] = [wide, 0, dark.length, 0, 0, 0, 0]
-    for (let at = open.pop(); at !== undefined; at = open.pop()) {
-      const [x, y] = [at % wide, Math.floor(at / wide)]
-      left = Math.min(left, x)
-      right = Math.max(right, x)
-      top = Math.min(top, y)
-      bottom = Math.max(bottom, y)
-      pixels += 1
-      sumX += x
-      sumY += y
-      for (const next of [at - 1, at + 1, at - wide, at + wide]) {
-        if (dark[next] !== 1 || Math.abs((next % wide) - x) > 1) continue
-        dark[next] = 0
-        open.push(next)
-      }
-    }
-    if (pixels > 4) blobs.push({ left, right, top, bottom, pixels, at: { x: sumX / pixels, y: sumY / pixels } })
-  }
-  return blobs
 }
 
 const sizeOf = ({ left, right, top, bottom }: Blob): number => (right - left + bottom - top) / 2 + 1

@@ -25,7 +25,6 @@ export interface RowFigures {
   readonly gapMm: number | null
   readonly driftMm: number | null
   readonly leanDeg: number | null
-  readonly clothShare: number | null
   readonly widestGapMm: number | null
 }
 
@@ -72,16 +71,19 @@ export function judgeLight({ white, clipped }: Strip): Refusal | null {
   return clipped > CARD.clipped ? 'glare' : null
 }
 
-export function judgeRow(plan: RowPlan, told: Told, ribbon: Ribbon | null, reading: RowReading | null): Refusal | 'measured' | 'whole' {
-  if (told.colourApart < COLOUR.apart || told.told < COLOUR.told) return 'alike'
-  if (!ribbon || ribbon.onRow < ROW.onRow) return 'no-row'
-  const long = (ribbon.endMm - ribbon.startMm) / plan.lengthMm
-  if (!reading || long < ROW.shortest || long > ROW.longest) return 'not-this-row'
-  if (!liesLike(ribbon, reading, plan)) return 'not-this-row'
-  const many = reading.count / plan.count
-  const pieceMm = Math.max(...reading.lengthsMm)
-  if (many < ROW.fewest || many > ROW.most || pieceMm > ROW.longestPiece * plan.stitchMm || reading.pattern < PATTERN[plan.kind]) return 'not-this-row'
-  return reading.margin < MARGIN[plan.kind] ? 'whole' : 'measured'
+export function judgeRow(plan: RowPlan, told: Told, ribbon: Ribbon | null, reading: RowReading | null, quality: PictureQuality): Verdict {
+  const refused = (why: Refusal): Verdict => ({ state: 'refused', why, quality })
+  if (told.colourApart < COLOUR.apart || told.told < COLOUR.told) return refused('alike')
+  if (!ribbon || ribbon.onRow < ROW.onRow) return refused('no-row')
+  if (!reading || !isThisRow(ribbon, reading, plan)) return refused('not-this-row')
+  return { state: reading.margin < MARGIN[plan.kind] ? 'whole' : 'measured', figures: figuresOf(reading), stitches: reading.stitches, quality }
+}
+
+function isThisRow(ribbon: Ribbon, reading: RowReading, plan: RowPlan): boolean {
+  const [long, many] = [(ribbon.endMm - ribbon.startMm) / plan.lengthMm, reading.count / plan.count]
+  if (long < ROW.shortest || long > ROW.longest || many < ROW.fewest || many > ROW.most) return false
+  if (Math.max(...reading.lengthsMm) > ROW.longestPiece * plan.stitchMm || reading.pattern < PATTERN[plan.kind]) return false
+  return liesLike(ribbon, reading, plan)
 }
 
 /** Cloth between its stitches or none, and as wide as it was planned: another stitch seldom has both. */
@@ -101,10 +103,10 @@ function liesLike({ covered, tallMm, startMm, endMm }: Ribbon, { lengthsMm }: Ro
   }
 }
 
-export function figuresOf({ count, lengthsMm, gapsMm, pitchMm, driftMm, leanDeg, clothShare, widestGapMm }: RowReading): RowFigures {
+function figuresOf({ count, lengthsMm, gapsMm, pitchMm, driftMm, leanDeg, widestGapMm }: RowReading): RowFigures {
   const lengthMm = sum(lengthsMm) / Math.max(1, lengthsMm.length)
   return {
-    ...{ count, lengthsMm, lengthMm, pitchMm, gapsMm, driftMm, leanDeg, clothShare, widestGapMm },
+    ...{ count, lengthsMm, lengthMm, pitchMm, gapsMm, driftMm, leanDeg, widestGapMm },
     spreadMm: Math.sqrt(sum(lengthsMm.map((one) => (one - lengthMm) ** 2)) / Math.max(1, lengthsMm.length)),
     gapMm: gapsMm.length > 0 ? sum(gapsMm) / gapsMm.length : null,
   }

@@ -2,7 +2,7 @@
 import type { Point } from '../geometry/index.ts'
 import { findTargets } from './find-targets.ts'
 import { type CardFit, fitCard } from './fit-card.ts'
-import { figuresOf, judgeCard, judgeLight, judgeRow, qualityOf, type Verdict } from './judge.ts'
+import { judgeCard, judgeLight, judgeRow, qualityOf, type Verdict } from './judge.ts'
 import { type Picture, smoothed } from './picture.ts'
 import { readCrossed, readSideBySide } from './read-bands.ts'
 import { readApart, readBesideTheLast, readEndToEnd, readLooped } from './read-lines.ts'
@@ -46,9 +46,7 @@ export function measureOpened({ fit, strip }: OpenedPicture, plan: RowPlan, touc
   if (told.isDoubtful) return { state: 'touch', quality }
   const ribbon = findRibbon(told.share, smoothed(strip.lab[0], 1), plan)
   const reading = ribbon ? readRow(ribbon, plan, beyondHole(told, plan)) : null
-  const judged = judgeRow(plan, told, ribbon, reading)
-  if (reading && (judged === 'measured' || judged === 'whole')) return { state: judged, figures: figuresOf(reading), stitches: reading.stitches, quality }
-  return { state: 'refused', why: judged === 'measured' || judged === 'whole' ? 'not-this-row' : judged, quality }
+  return judgeRow(plan, told, ribbon, reading, quality)
 }
 
 export function measureRow(picture: Picture, plan: RowPlan, touched: Point | null = null): Verdict {

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIBRARY } from '../stitches/index.ts'
 import { planFor } from '../testing/index.ts'
-import { type Advice, advise, CARD_MM, DOTS, drawCard, ROW_WORDS, type RowSummary, TARGETS, WINDOW } from './index.ts'
+import { type Advice, advise, CARD_MM, DOTS, drawCard, ROW_WORDS, type RowFigures, type RowSummary, summaryOf, TARGETS, WINDOW } from './index.ts'
 import { findPlaces } from './places.ts'
 
 describe('what a row is meant to measure', () => {
@@ -90,6 +90,17 @@ describe('advice', () => {
       const earlier = [uneven, uneven].map((one) => ({ ...one, ...other }))
       expect(advise(uneven, earlier).kind).toBe('uneven')
     }
+  })
+
+  it('does not call leaning what was planned aslant', () => {
+    const plan = planFor('satin-stitch')
+    if (!plan) throw new Error('satin makes no row')
+    const figures: RowFigures = {
+      ...{ count: 60, lengthsMm: [6, 6], lengthMm: 6, spreadMm: 0.1, pitchMm: plan.pitchMm, gapsMm: [], gapMm: null, driftMm: null },
+      ...{ leanDeg: 22, widestGapMm: 0 },
+    }
+    expect(advise(summaryOf(figures, plan, true), []).kind).toBe('leaning')
+    expect(advise(summaryOf(figures, { ...plan, leanDeg: 20 }, true), []).kind).toBe('once-more')
   })
 
   it('is one sentence or two, with its figures in the unit that is asked for, in both languages', () => {

@@ -1,12 +1,11 @@
 /** Rows across a band: pairs that cross, and stitches side by side. */
 import { sum } from '../base/index.ts'
+import { endsPx, px } from './along.ts'
 import { type Channel, channelBetween } from './picture.ts'
 import { bandPassed, findPlaces, type Places, scaledToRank, standsOut } from './places.ts'
 import type { RowReading } from './reading.ts'
 import { HALF, type Ribbon, RIBBON_PER_MM } from './ribbon.ts'
 import type { RowPlan } from './row-plan.ts'
-
-const px = (mm: number): number => mm * RIBBON_PER_MM
 
 /** The mean across a band of the row, from and to so many mm below its middle. */
 function bandMean(channel: Channel, middle: number, fromMm: number, toMm: number): Float32Array {
@@ -18,15 +17,13 @@ function bandMean(channel: Channel, middle: number, fromMm: number, toMm: number
   })
 }
 
-const endsPx = ({ startMm, endMm, fromMm }: Ribbon): readonly [number, number] => [Math.round(px(startMm - fromMm)), Math.round(px(endMm - fromMm))]
-
 /** Three tracks: the crossings in the middle, and the corners above and below, one more than crossings. */
 export function readCrossed(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const { share } = ribbon
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
   const expected = (to - from) / pitch
-  const middle = middleRow(ribbon, plan)
+  const middle = middleRow(ribbon)
   const half = plan.acrossMm / 2
   const signed = (values: Float32Array, keen: number): Float32Array =>
     scaledToRank(bandPassed(values, px(0.14), 0.5 * pitch), 0.6 * expected, from, to).map((value) => keen * value - 0.7)
@@ -49,7 +46,7 @@ export function readCrossed(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const shifts = agree ? above.at.slice(1, -1).map((place, index) => (place - (below.at[index + 1] ?? place)) / RIBBON_PER_MM) : []
   const tall = 2 * half * 0.81
   return {
-    ...{ count: columns.length - 1, lengthsMm: lengthsMm.slice(1, -1), gapsMm: [], pitchMm, driftMm: null, clothShare: null, widestGapMm: null },
+    ...{ count: columns.length - 1, lengthsMm: lengthsMm.slice(1, -1), gapsMm: [], pitchMm, driftMm: null, widestGapMm: null },
     leanDeg: agree ? (Math.atan(sum(shifts) / Math.max(1, shifts.length) / tall) * 180) / Math.PI : null,
     stitches: columns
       .slice(1)
@@ -62,7 +59,7 @@ export function readCrossed(ribbon: Ribbon, plan: RowPlan): RowReading | null {
 const middleMm = ({ topMm }: Ribbon, row: number): number => topMm + (row + 0.5) / RIBBON_PER_MM
 
 /** The row of the ribbon through the middle of the band. */
-function middleRow({ share }: Ribbon, _plan: RowPlan): number {
+function middleRow({ share }: Ribbon): number {
   let [weight, total] = [0, 0]
   for (let y = 0; y < share.heightPx; y += 1)
     for (let x = 0; x < share.widthPx; x += 4) {
@@ -74,14 +71,14 @@ function middleRow({ share }: Ribbon, _plan: RowPlan): number {
   return weight > 0 ? total / weight : share.heightPx / 2
 }
 
-/** How steep stitches may lean, degrees. */
+/** How far stitches may lean from how they were planned, degrees. */
 const LEANS = 30
 
 export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number): RowReading | null {
   const { share, light } = ribbon
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
-  const middle = middleRow(ribbon, plan)
+  const middle = middleRow(ribbon)
   const inner = plan.acrossMm / 2 - 0.5
   let best: { readonly degrees: number; readonly spread: number; readonly profile: Float32Array } = { degrees: 0, spread: -1, profile: new Float32Array(0) }
   const tryLean = (degrees: number): void => {
@@ -90,7 +87,7 @@ export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number):
     for (let x = from + 20; x < to - 20; x += 1) spread += (profile[x] as number) ** 2
     if (spread > best.spread) best = { degrees, spread, profile }
   }
-  for (let degrees = -LEANS; degrees <= LEANS; degrees += 2) tryLean(degrees)
+  for (let degrees = plan.leanDeg - LEANS; degrees <= plan.leanDeg + LEANS; degrees += 2) tryLean(degrees)
   const near = best.degrees
   for (let degrees = near - 1.5; degrees <= near + 1.5; degrees += 0.5) tryLean(degrees)
   const signal = scaledToRank(
@@ -110,7 +107,7 @@ export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number):
   const level = middleMm(ribbon, middle)
   return {
     ...{ count: places.at.length - 1, lengthsMm, gapsMm: [], pitchMm: (to - from) / RIBBON_PER_MM / (places.at.length - 1), driftMm: null },
-    ...{ leanDeg: best.degrees, clothShare: bare.filter(Boolean).length / Math.max(1, bare.length), widestGapMm: longest(bare) / RIBBON_PER_MM },
+    ...{ leanDeg: best.degrees, widestGapMm: longest(bare) / RIBBON_PER_MM },
     stitches: places.at.slice(1).map((place, index) => {
       const at = mm((place + (places.at[index] ?? place)) / 2)
       return [ribbon.toCard(at + across, level - plan.acrossMm / 2), ribbon.toCard(at - across, level + plan.acrossMm / 2)] as const

@@ -1,19 +1,14 @@
 /** Rows along a line: stitches apart, end to end, beside the last, and loops. */
-import type { Point } from '../geometry/index.ts'
+import { type Point, rmsOffLine } from '../geometry/index.ts'
+import { alongMiddle, endsPx, px, runningMean } from './along.ts'
+import { type Blob, blobsOf } from './blobs.ts'
 import { type Channel, channelBetween } from './picture.ts'
 import { bandPassed, findPlaces, type Places, scaledToRank, standsOut } from './places.ts'
 import type { RowReading } from './reading.ts'
-import { driftOf } from './reading.ts'
 import { HALF, type Ribbon, RIBBON_PER_MM } from './ribbon.ts'
 import type { RowPlan } from './row-plan.ts'
 
-const px = (mm: number): number => mm * RIBBON_PER_MM
-
-interface Piece {
-  readonly pixels: readonly number[]
-  readonly left: number
-  readonly right: number
-}
+type Piece = Pick<Blob, 'pixels' | 'left' | 'right'>
 
 /** Of thread, that cloth between two stitches may seem to have. */
 const CLEAR = 0.25
@@ -21,6 +16,8 @@ const CLEAR = 0.25
 const SURE = 9
 /** Nearer than this is one stitch, split by a glint; shorter than this is a speck. mm */
 const [JOINED_MM, SPECK_MM] = [0.3, 0.6]
+/** No piece of thread at all, mm2. */
+const MOTE_MM2 = 0.1
 
 export function readApart(ribbon: Ribbon, beyondMm: number): RowReading | null {
   const { share, toCard, fromMm, topMm } = ribbon
@@ -37,8 +34,8 @@ export function readApart(ribbon: Ribbon, beyondMm: number): RowReading | null {
   const starts = ends.map(([a]) => a.x)
   const pitchMm = ((starts.at(-1) ?? 0) - (starts[0] ?? 0)) / (starts.length - 1)
   return {
-    ...{ count: ends.length, lengthsMm, gapsMm, pitchMm, leanDeg: null, clothShare: null, widestGapMm: null },
-    ...{ driftMm: driftOf(ends.flat()), stitches: ends.map(([a, b]) => [toCard(a.x, a.y), toCard(b.x, b.y)]) },
+    ...{ count: ends.length, lengthsMm, gapsMm, pitchMm, leanDeg: null, widestGapMm: null },
+    ...{ driftMm: rmsOffLine(ends.flat()), stitches: ends.map(([a, b]) => [toCard(a.x, a.y), toCard(b.x, b.y)]) },
     // Where the line shows between them, where a stitch ends is not sure; how far they are from one another is.
     ...{ margin: floor > CLEAR ? 0 : SURE, pattern: SURE },
   }
@@ -65,30 +62,9 @@ function floorOf(ribbon: Ribbon): number {
   return best.low > 0.12 ? best.low : 0
 }
 
-function piecesOf({ widthPx, heightPx, values }: Channel, level: number): readonly Piece[] {
+function piecesOf({ widthPx, values }: Channel, level: number): readonly Piece[] {
   const open = Uint8Array.from(values, (value) => (value > level ? 1 : 0))
-  const pieces: Piece[] = []
-  const stack: number[] = []
-  for (let start = 0; start < open.length; start += 1) {
-    if (open[start] !== 1) continue
-    open[start] = 0
-    stack.push(start)
-    const pixels: number[] = []
-    let [left, right] = [widthPx, 0]
-    for (let at = stack.pop(); at !== undefined; at = stack.pop()) {
-      pixels.push(at)
-      const x = at % widthPx
-      left = Math.min(left, x)
-      right = Math.max(right, x)
-      for (const next of [at - 1, at + 1, at - widthPx, at + widthPx])
-        if (open[next] === 1 && Math.abs((next % widthPx) - x) <= 1 && next < widthPx * heightPx) {
-          open[next] = 0
-          stack.push(next)
-        }
-    }
-    if (pixels.length > 0.1 * RIBBON_PER_MM * RIBBON_PER_MM) pieces.push({ pixels, left, right })
-  }
-  return pieces.sort((a, b) => a.left - b.left)
+  return [...blobsOf(open, widthPx, MOTE_MM2 * RIBBON_PER_MM ** 2)].sort((a, b) => a.left - b.left)
 }
 
 function joined(pieces: readonly Piece[]): readonly Piece[] {
@@ -158,29 +134,9 @@ function middleOf({ share }: Ribbon, withinPx: number): Float32Array {
     if (sum > 0.5) last = total / sum
     found[x] = last
   }
-  const wide = Math.round(px(0.16))
-  return found.map((_, x) => {
-    let [sum, many] = [0, 0]
-    for (let off = -wide; off <= wide; off += 1) {
-      const value = found[x + off]
-      if (value === undefined) continue
-      sum += value
-      many += 1
-    }
-    return sum / many
-  })
+  return runningMean(found, 0.16)
 }
 
-function alongMiddle(channel: Channel, middle: Float32Array, reachMm: number): Float32Array {
-  const reach = Math.round(px(reachMm))
-  return middle.map((y, x) => {
-    let total = 0
-    for (let off = -reach; off <= reach; off += 1) total += channelBetween(channel, x, y + off)
-    return total / (2 * reach + 1)
-  })
-}
-
-const endsPx = ({ startMm, endMm, fromMm }: Ribbon): readonly [number, number] => [Math.round(px(startMm - fromMm)), Math.round(px(endMm - fromMm))]
 /** How straight a thread lies between two holes, mm, and what it costs not to be. */
 const [STRAIGHT_MM, BENT, MOST_BENT] = [0.06, 1.5, 8]
 
@@ -236,7 +192,7 @@ function lineReading(ribbon: Ribbon, places: Places, middle: Float32Array, patte
   const lengthsMm = pairs.map(([a, b]) => Math.hypot(b.x - a.x, b.y - a.y))
   const pitchMm = ((holes.at(-1)?.x ?? 0) - (holes[0]?.x ?? 0)) / Math.max(1, pairs.length)
   return {
-    ...{ count: pairs.length, lengthsMm, gapsMm: [], pitchMm, leanDeg: null, clothShare: null, widestGapMm: null, driftMm: driftOf(holes) },
+    ...{ count: pairs.length, lengthsMm, gapsMm: [], pitchMm, leanDeg: null, widestGapMm: null, driftMm: rmsOffLine(holes) },
     ...{ stitches: pairs.map(([a, b]) => [ribbon.toCard(a.x, a.y), ribbon.toCard(b.x, b.y)]), margin: places.margin, pattern },
   }
 }
@@ -250,7 +206,7 @@ export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan): RowReading | n
   const angles = Array.from({ length: 29 }, (_, index) => ((index - 14) * 5 * Math.PI) / 180)
   const sheared = angles.map((angle) =>
     bandPassed(
-      alongSheared(ribbon.light, middle, Math.tan(angle), 0.34).map((value) => -value),
+      alongMiddle(ribbon.light, middle, 0.34, Math.tan(angle)).map((value) => -value),
       px(0.1),
       0.5 * pitch,
     ),
@@ -261,15 +217,6 @@ export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan): RowReading | n
   const places = findPlaces({ signal: signal.map((value) => 2.2 * value - 0.9), from, to, pitch, evenness: 2.6 })
   if (!places) return null
   return lineReading(ribbon, places, middle, standsOut(signal, places) * 2.2)
-}
-
-function alongSheared(channel: Channel, middle: Float32Array, slope: number, reachMm: number): Float32Array {
-  const reach = Math.round(px(reachMm))
-  return middle.map((y, x) => {
-    let total = 0
-    for (let off = -reach; off <= reach; off += 1) total += channelBetween(channel, x + off * slope, y + off)
-    return total / (2 * reach + 1)
-  })
 }
 
 /** Of a wave near this length: the strongest of a few. */
@@ -293,7 +240,8 @@ const BEYOND = 0.9
 /** Loops: thread closes in where each is held by the next, and lies apart between. */
 export function readLooped(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const middle = middleOf(ribbon, px(1.4))
-  const smooth = bandPassedMiddle(middle, plan.pitchMm)
+  // The middle of the chain, without the sway of its single threads.
+  const smooth = runningMean(middle, plan.pitchMm)
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
   const joins = alongMiddle(ribbon.share, smooth, 0.14).map((value) => Math.min(1.1, value))
@@ -306,19 +254,4 @@ export function readLooped(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const lengthsMm = whole.lengthsMm.slice(0, -1).map((one, index) => (index === 0 ? one - BEYOND * plan.threadMm : one))
   const pitchMm = lengthsMm.reduce((total, one) => total + one, 0) / Math.max(1, lengthsMm.length)
   return { ...whole, lengthsMm, pitchMm, stitches: whole.stitches.slice(0, -1) }
-}
-
-/** The middle of the chain, without the sway of its single threads. */
-function bandPassedMiddle(middle: Float32Array, pitchMm: number): Float32Array {
-  const wide = Math.round(px(pitchMm))
-  return middle.map((_, x) => {
-    let [sum, many] = [0, 0]
-    for (let off = -wide; off <= wide; off += 1) {
-      const value = middle[x + off]
-      if (value === undefined) continue
-      sum += value
-      many += 1
-    }
-    return sum / many
-  })
 }

@@ -1,5 +1,4 @@
 /** What was read off a row, before it is judged. */
-import { sum } from '../base/index.ts'
 import type { Point } from '../geometry/index.ts'
 
 export interface RowReading {
@@ -14,8 +13,7 @@ export interface RowReading {
   readonly driftMm: number | null
   /** Of stitches across the row from upright, positive to the right above; null on a line. */
   readonly leanDeg: number | null
-  /** Of a filled row: how much of it is cloth, 0 to 1, and the widest stretch of it, mm. */
-  readonly clothShare: number | null
+  /** Of a filled row: the widest stretch of cloth, mm. */
   readonly widestGapMm: number | null
   /** From end to end of each, mm of the card: to be shown over the picture. */
   readonly stitches: readonly (readonly [Point, Point])[]
@@ -23,11 +21,4 @@ export interface RowReading {
   readonly margin: number
   /** How much the places where stitches meet stand out. */
   readonly pattern: number
-}
-
-export function driftOf(points: readonly Point[]): number {
-  const many = Math.max(1, points.length)
-  const [x, y] = [sum(points.map((at) => at.x)) / many, sum(points.map((at) => at.y)) / many]
-  const slope = sum(points.map((at) => (at.x - x) * (at.y - y))) / Math.max(1e-9, sum(points.map((at) => (at.x - x) ** 2)))
-  return Math.sqrt(sum(points.map((at) => (at.y - y - slope * (at.x - x)) ** 2)) / many)
 }

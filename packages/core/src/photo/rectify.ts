@@ -8,6 +8,7 @@ import { linearLight } from '../materials/index.ts'
 import { WINDOW } from './card.ts'
 import type { CardFit } from './fit-card.ts'
 import { cellAt, type Channel, channelBetween, makeChannel, type Picture } from './picture.ts'
+import { bends, valueAt } from './surface.ts'
 
 /** Finer than a picture that is good enough, so that nothing is lost. */
 export const STRIP_PER_MM = 20
@@ -134,7 +135,6 @@ function paperOf(picture: Picture, toPicture: (mm: Point) => Point): readonly Pa
   })
 }
 
-const BENDS = (x: number, y: number): readonly number[] => [1, x, y, x * x, x * y, y * y]
 /** What is off by more counts less (Cauchy), in logarithms of light. */
 const OFF = 0.05
 
@@ -147,15 +147,12 @@ function whiteSurface(paper: readonly Paper[], channel: number): readonly number
       const off = turn === 0 ? 0 : ((logs[index] ?? 0) - valueAt(surface, x, y)) / OFF
       return 1 / Math.sqrt(1 + off * off)
     })
-    const rows = paper.map(({ x, y }, index) => BENDS(x, y).map((one) => one * (weights[index] ?? 0)))
+    const rows = paper.map(({ x, y }, index) => bends(x, y).map((one) => one * (weights[index] ?? 0)))
     const right = logs.map((one, index) => [one * (weights[index] ?? 0)])
     surface = solve(new Matrix(rows), new Matrix(right), true).to1DArray()
   }
   return surface
 }
-
-const valueAt = (surface: readonly number[], x: number, y: number): number =>
-  (surface[0] ?? 0) + (surface[1] ?? 0) * x + (surface[2] ?? 0) * y + (surface[3] ?? 0) * x * x + (surface[4] ?? 0) * x * y + (surface[5] ?? 0) * y * y
 
 /** Linear light, in place, to CIELAB with the paper as white. */
 function evenOut(light: readonly [Channel, Channel, Channel], whites: readonly (readonly number[])[]): void {

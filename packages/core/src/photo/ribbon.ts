@@ -1,5 +1,6 @@
 /** The row found in the strip, and the strip laid along it: s runs with the row, t across it, both in millimetres. */
 import type { Point } from '../geometry/index.ts'
+import { WINDOW } from './card.ts'
 import { type Channel, channelBetween, makeChannel } from './picture.ts'
 import { mmToStrip, STRIP_PER_MM, stripToMm } from './rectify.ts'
 import type { RowPlan } from './row-plan.ts'
@@ -44,7 +45,7 @@ export function findRibbon(share: Channel, light: Channel, plan: RowPlan): Ribbo
     y: line.offset + (line.slope * along + across) / stretch,
   })
   const reach = plan.acrossMm / 2 + ROOM_MM
-  const [fromMm, toMm] = [-38 * stretch, 38 * stretch]
+  const [fromMm, toMm] = [(WINDOW.left + MARGIN_MM) * stretch, (WINDOW.right - MARGIN_MM) * stretch]
   const [widthPx, heightPx] = [Math.round((toMm - fromMm) * RIBBON_PER_MM), Math.round(2 * reach * RIBBON_PER_MM)]
   const made = { share: makeChannel(widthPx, heightPx), light: makeChannel(widthPx, heightPx) }
   for (let row = 0; row < heightPx; row += 1)
@@ -81,19 +82,19 @@ interface Line {
 /** The slope and offset on which most thread lies. */
 function steepest(pixels: readonly Point[], halfMm: number): Line {
   const bin = 0.1
-  const many = 260
+  const many = Math.ceil((WINDOW.bottom - WINDOW.top) / bin)
   let best = { slope: 0, offset: 0, met: -1 }
   for (let slope = -STEEPEST; slope <= STEEPEST + 1e-9; slope += 0.01) {
     const bins = new Float64Array(many)
     for (const { x, y } of pixels) {
-      const at = Math.floor((y - slope * x + 13) / bin)
+      const at = Math.floor((y - slope * x - WINDOW.top) / bin)
       if (at >= 0 && at < many) bins[at] = (bins[at] ?? 0) + 1
     }
     const wide = Math.max(2, Math.round((2 * Math.min(halfMm, 0.5 + halfMm / 2)) / bin))
     let total = 0
     for (let at = 0; at < many; at += 1) {
       total += (bins[at] ?? 0) - (at >= wide ? (bins[at - wide] ?? 0) : 0)
-      if (total > best.met) best = { slope, offset: (at - wide / 2 + 0.5) * bin - 13, met: total }
+      if (total > best.met) best = { slope, offset: (at - wide / 2 + 0.5) * bin + WINDOW.top, met: total }
     }
   }
   return best

@@ -24,6 +24,8 @@ export interface RowPlan {
   readonly gapMm: number
   /** Between the holes across the row; 0 on a line. mm */
   readonly acrossMm: number
+  /** Of stitches across the row from upright, degrees, positive to the right above; 0 where they cross and on a line. */
+  readonly leanDeg: number
   /** From the first hole to the last, along the row, mm. */
   readonly lengthMm: number
   /** Its thread as it lies, mm. */
@@ -53,7 +55,7 @@ export function rowPlanOf(done: WorkedExercise, clothHex: string): RowPlan | nul
   return { ...read, lengthMm: Math.max(...xs) - Math.min(...xs), threadMm: bundle.lineWidthMm, threadHex: thread.value.colour.hex, clothHex }
 }
 
-type Read = Pick<RowPlan, 'kind' | 'count' | 'pitchMm' | 'stitchMm' | 'gapMm' | 'acrossMm'>
+type Read = Pick<RowPlan, 'kind' | 'count' | 'pitchMm' | 'stitchMm' | 'gapMm' | 'acrossMm' | 'leanDeg'>
 
 interface Span {
   readonly left: number
@@ -90,7 +92,7 @@ function readRow(front: readonly Segment[], threadMm: number): Read | null {
 function readLoops(front: readonly Segment[]): Read | null {
   const starts = front.map((segment) => segment.points[0]?.x ?? 0).sort((a, b) => a - b)
   const pitchMm = evenStep(starts)
-  return pitchMm === null ? null : { kind: 'looped', count: starts.length, pitchMm, stitchMm: pitchMm, gapMm: 0, acrossMm: 0 }
+  return pitchMm === null ? null : { kind: 'looped', count: starts.length, pitchMm, stitchMm: pitchMm, gapMm: 0, acrossMm: 0, leanDeg: 0 }
 }
 
 function readLine(spans: readonly Span[]): Read | null {
@@ -98,7 +100,7 @@ function readLine(spans: readonly Span[]): Read | null {
   if (pitchMm === null || !isEven(spans.map((one) => one.lengthMm))) return null
   const gaps = spans.slice(1).map((one, index) => one.left - (spans[index]?.right ?? 0))
   const stitchMm = meanOf(spans.map((one) => one.lengthMm))
-  const of = { count: spans.length, pitchMm, acrossMm: 0 }
+  const of = { count: spans.length, pitchMm, acrossMm: 0, leanDeg: 0 }
   if (gaps.every((gap) => gap > 2 * SAME_MM)) return { ...of, kind: 'apart', stitchMm, gapMm: meanOf(gaps) }
   if (gaps.every((gap) => Math.abs(gap) < SAME_MM)) return { ...of, kind: 'end-to-end', stitchMm, gapMm: 0 }
   if (gaps.every((gap) => gap < -SAME_MM)) return { ...of, kind: 'beside-the-last', stitchMm: pitchMm, gapMm: 0 }
@@ -113,11 +115,13 @@ function readBand(spans: readonly Span[], acrossMm: number, threadMm: number): R
     const pitchMm = evenStep(falling.map((one) => one.left))
     const pairs = falling.every((one, index) => Math.abs(one.left - (rising[index]?.left ?? Number.NaN)) < SAME_MM)
     if (pitchMm === null || !pairs || Math.abs(wide - pitchMm) > 0.1 * pitchMm) return null
-    return { kind: 'crossed', count: falling.length, pitchMm, stitchMm: pitchMm, gapMm: 0, acrossMm }
+    return { kind: 'crossed', count: falling.length, pitchMm, stitchMm: pitchMm, gapMm: 0, acrossMm, leanDeg: 0 }
   }
   const pitchMm = evenStep(spans.map((one) => (one.left + one.right) / 2))
   if (pitchMm === null || pitchMm > CLOSE * threadMm || (falling.length > 0 && rising.length > 0)) return null
-  return { kind: 'side-by-side', count: spans.length, pitchMm, stitchMm: meanOf(spans.map((one) => one.lengthMm)), gapMm: 0, acrossMm }
+  // Up the page is less: what falls to the right leans to the left above.
+  const leanDeg = meanOf(spans.map((one) => (-one.lean * Math.atan2(one.right - one.left, one.upMm) * 180) / Math.PI))
+  return { kind: 'side-by-side', count: spans.length, pitchMm, stitchMm: meanOf(spans.map((one) => one.lengthMm)), gapMm: 0, acrossMm, leanDeg }
 }
 
 const meanOf = (values: readonly number[]): number => sum(values) / Math.max(1, values.length)

@@ -21,6 +21,7 @@ export interface RowSummary {
   readonly gapMm: number | null
   readonly plannedGapMm: number | null
   readonly driftMm: number | null
+  /** From how they were planned to stand, degrees, positive to the right above. */
   readonly leanDeg: number | null
   readonly widestGapMm: number | null
 }
@@ -42,7 +43,11 @@ export function summaryOf(figures: RowFigures, plan: RowPlan, isCounted: boolean
       lastMm: round(mean(lengthsMm.slice(-third))),
     },
     ...{ gapMm: maybe(gapMm), plannedGapMm: plan.gapMm > 0 ? round(plan.gapMm) : null },
-    ...{ driftMm: maybe(figures.driftMm), leanDeg: maybe(figures.leanDeg), widestGapMm: maybe(figures.widestGapMm) },
+    ...{
+      driftMm: maybe(figures.driftMm),
+      leanDeg: maybe(figures.leanDeg === null ? null : figures.leanDeg - plan.leanDeg),
+      widestGapMm: maybe(figures.widestGapMm),
+    },
   }
 }
 

@@ -7,6 +7,7 @@ import { rgbOf, linearLight } from '../materials/index.ts'
 import type { Point } from '../geometry/index.ts'
 import { type Channel, makeChannel, smoothed } from './picture.ts'
 import { labOf, linearOfLab, mmToStrip, STRIP_PER_MM, type Strip } from './rectify.ts'
+import { bends, valueAt } from './surface.ts'
 
 type Lab = readonly [number, number, number]
 
@@ -95,10 +96,6 @@ interface ClothColour {
   /** In the strip's middle. */
   readonly middle: Lab
 }
-
-const bends = (u: number, v: number): readonly number[] => [1, u, v, u * u, u * v, v * v]
-const valueAt = (surface: readonly number[], u: number, v: number): number =>
-  (surface[0] ?? 0) + (surface[1] ?? 0) * u + (surface[2] ?? 0) * v + (surface[3] ?? 0) * u * u + (surface[4] ?? 0) * u * v + (surface[5] ?? 0) * v * v
 
 /** First from along the window's edge, then from all that is like it. */
 function clothOf(lab: readonly [Channel, Channel, Channel]): ClothColour {

@@ -4,7 +4,7 @@
  */
 import { normal, seeded, sum } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
-import type { Point } from '../geometry/index.ts'
+import { type Point, rmsOffLine } from '../geometry/index.ts'
 import type { RowPlan } from '../photo/index.ts'
 import type { Segment } from '../work/index.ts'
 
@@ -132,14 +132,7 @@ function truthOf(front: readonly Segment[], holes: readonly Point[], plan: RowPl
     spreadMm: Math.sqrt(mean(lengthsMm.map((one) => (one - meanMm) ** 2))),
     meanGapMm: mean(gaps),
     pitchMm: ((spans.at(-1)?.[0] ?? 0) - (spans[0]?.[0] ?? 0)) / Math.max(1, spans.length - 1),
-    driftMm: plan.acrossMm === 0 ? driftOf([...new Set(front.flatMap((segment) => [segment.from, segment.to]))].map(of)) : 0,
+    driftMm: plan.acrossMm === 0 ? rmsOffLine([...new Set(front.flatMap((segment) => [segment.from, segment.to]))].map(of)) : 0,
     leanDeg: plan.acrossMm === 0 ? 0 : mean(leans),
   }
-}
-
-function driftOf(points: readonly Point[]): number {
-  const many = points.length
-  const [x, y] = [sum(points.map((at) => at.x)) / many, sum(points.map((at) => at.y)) / many]
-  const slope = sum(points.map((at) => (at.x - x) * (at.y - y))) / Math.max(1e-9, sum(points.map((at) => (at.x - x) ** 2)))
-  return Math.sqrt(sum(points.map((at) => (at.y - y - slope * (at.x - x)) ** 2)) / many)
 }

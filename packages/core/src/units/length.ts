@@ -17,6 +17,12 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = unit === '
   return fraction === null ? plain : `${plain} (${fraction})`
 }
 
+/** Below this a thousandth of an inch is told: how much stitches differ is less than a hundredth. mm */
+const FINE_MM = 12
+
+/** As a stitch and its unevenness are told: tenths of a millimetre, or thousandths of an inch; what is longer as other lengths. */
+export const formatStitchLength = (mm: number, unit: LengthUnit): string => formatLength(mm, unit, unit === 'in' && mm < FINE_MM ? 3 : undefined)
+
 function nearestFraction(inches: number): string | null {
   const sixteenths = Math.round(Math.abs(inches) * 16)
   if (sixteenths === 0 || Math.abs(Math.abs(inches) * 16 - sixteenths) > 0.25) return null

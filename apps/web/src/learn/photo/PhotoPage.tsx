@@ -21,7 +21,7 @@ import {
   WINDOW,
 } from '@lemmata/core/photo'
 import { UNTOUCHED } from '@lemmata/core/practice'
-import { formatLength } from '@lemmata/core/units'
+import { formatStitchLength } from '@lemmata/core/units'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { practiceIn } from '../kept.ts'
 import type { KeptInPage } from '../use-kept.ts'
@@ -65,7 +65,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   const { state, look, again, stop } = usePhoto()
   const rows = (practiceIn(page.kept).exercises.get(exercise) ?? UNTOUCHED).rows
   // A stitch's unevenness is told in tenths of a millimetre: three places of an inch.
-  const length = (mm: number): string => formatLength(mm, week.sampler.units, week.sampler.units === 'in' && mm < 12 ? 3 : undefined)
+  const length = (mm: number): string => formatStitchLength(mm, week.sampler.units)
   const [isKept, setKept] = useState(false)
   const example = useRef(0)
   const file = (chosen: File | undefined): void => {
