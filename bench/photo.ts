@@ -32,9 +32,9 @@ interface Outcome {
 function measure(picture: Picture, one: PhotographedRow, plan: RowPlan): Outcome {
   const began = performance.now()
   const opened = openPicture(picture)
-  let verdict = opened.ok ? measureOpened(opened.value, plan, null) : opened.verdict
+  let verdict = opened.ok ? measureOpened(opened.value, plan) : opened.verdict
   const touched = opened.ok && verdict.state === 'touch'
-  if (opened.ok && verdict.state === 'touch') verdict = measureOpened(opened.value, plan, onThread(one))
+  if (opened.ok && verdict.state === 'touch') verdict = measureOpened(opened.value, plan, { touched: onThread(one), counted: null })
   return { verdict, touched, ms: performance.now() - began }
 }
 

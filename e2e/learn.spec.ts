@@ -1,35 +1,20 @@
 /** A learner on her phone: she joins, works without a connection, comes back; nothing is lost or doubled, and her teacher sees it. */
 import { bandSampler } from '@lemmata/contract/testing'
-import { expect, type Page, test } from '@playwright/test'
-import { makeTeacher, nothingSerious, stage } from './pages.ts'
+import { expect, test } from '@playwright/test'
+import { codeOfClass, joinAs } from './learning.ts'
+import { nothingSerious } from './pages.ts'
 
 const sampler = bandSampler('2031-01-09')
 const first = sampler.exercises.find((one) => one.id === sampler.lessons[0]?.exercises[0])?.name ?? ''
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true }
 
-async function codeOfClass(page: Page): Promise<string> {
-  await makeTeacher(page)
-  await page.getByLabel('Sampler file').setInputFiles({ name: 'it.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sampler)) })
-  await page.getByRole('link', { name: sampler.name, exact: true }).first().click()
-  await stage(page, 'Class')
-  await page.getByRole('button', { name: 'Let learners join' }).click()
-  await page.getByRole('button', { name: 'Make a code' }).click()
-  const code = ((await page.locator('.join-letters').textContent()) ?? '').trim()
-  await page.keyboard.press('Escape')
-  return code
-}
-
 test('she joins by a code, works a lesson without a connection, and all of it is there once when she is back', async ({ page, browser }) => {
-  const code = await codeOfClass(page)
+  const code = await codeOfClass(page, sampler)
   const phone = await browser.newContext({ ...PHONE, baseURL: new URL(page.url()).origin })
   const hers = await phone.newPage()
   await hers.goto('/learn')
   await nothingSerious(hers, 'joining')
-  await hers.getByLabel('Code of the class').fill(code.toLowerCase())
-  await hers.getByLabel('What you are called').fill('Gaia')
-  await hers.getByLabel('Left').check()
-  await hers.getByLabel('A word to come back with').fill('drizzle')
-  await hers.getByRole('button', { name: 'Join' }).click()
+  await joinAs(hers, code.toLowerCase(), 'Gaia', 'Left')
   await expect(hers.getByText('Gaia, My class')).toBeVisible()
   await nothingSerious(hers, 'her week')
   // The page is kept on the device before the connection goes.
@@ -98,7 +83,7 @@ test('she joins by a code, works a lesson without a connection, and all of it is
 })
 
 test('at a text of twice the size, and 320 wide, nothing is wider than the window', async ({ page, browser }) => {
-  const code = await codeOfClass(page)
+  const code = await codeOfClass(page, sampler)
   const phone = await browser.newContext({ viewport: { width: 320, height: 640 }, baseURL: new URL(page.url()).origin })
   const hers = await phone.newPage()
   await hers.goto(`/learn?code=${code}`)

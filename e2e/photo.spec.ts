@@ -4,7 +4,8 @@ import { practiceRow } from '@lemmata/core/photo'
 import { EVEN_HANDWORK, paintScene, PLAIN_SHOT, sewRow, shoot } from '@lemmata/core/stand-in-camera'
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
-import { makeTeacher, nothingSerious, stage } from './pages.ts'
+import { codeOfClass, joinAs } from './learning.ts'
+import { nothingSerious } from './pages.ts'
 
 const sampler = bandSampler('2031-01-09')
 const rows = (sampler.lessons[0]?.exercises ?? []).flatMap((id) => {
@@ -25,22 +26,11 @@ async function photographOf({ done, plan }: (typeof rows)[number]): Promise<Buff
 test('is measured on her phone, and only its figures are sent, once', async ({ page, browser }) => {
   const [wanted] = rows
   if (!wanted) throw new Error('no row of the first lesson can be measured')
-  await makeTeacher(page)
-  await page.getByLabel('Sampler file').setInputFiles({ name: 'it.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sampler)) })
-  await page.getByRole('link', { name: sampler.name, exact: true }).first().click()
-  await stage(page, 'Class')
-  await page.getByRole('button', { name: 'Let learners join' }).click()
-  await page.getByRole('button', { name: 'Make a code' }).click()
-  const code = ((await page.locator('.join-letters').textContent()) ?? '').trim()
-  await page.keyboard.press('Escape')
+  const code = await codeOfClass(page, sampler)
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(page.url()).origin })
   const hers = await phone.newPage()
   await hers.goto('/learn')
-  await hers.getByLabel('Code of the class').fill(code)
-  await hers.getByLabel('What you are called').fill('Gaia')
-  await hers.getByLabel('Right').check()
-  await hers.getByLabel('A word to come back with').fill('drizzle')
-  await hers.getByRole('button', { name: 'Join' }).click()
+  await joinAs(hers, code, 'Gaia', 'Right')
   await hers.getByRole('button', { name: wanted.exercise.name }).first().click()
   await hers.getByRole('button', { name: 'Photograph a row' }).click()
   await nothingSerious(hers, 'before the photograph')
@@ -57,6 +47,19 @@ test('is measured on her phone, and only its figures are sent, once', async ({ p
   await choose.setInputFiles({ name: 'row.jpg', mimeType: 'image/jpeg', buffer: await photographOf(wanted) })
   await expect(hers.getByTestId('row-figures')).toBeVisible({ timeout: 60_000 })
   expect(await hers.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
+  // A mark that lies beside its stitch is put right by hand, and by the keyboard: what is told follows.
+  const told = (await hers.getByTestId('row-figures').textContent()) ?? ''
+  await hers.getByText('A mark lies beside its stitch?').click()
+  await hers.getByRole('group', { name: 'Where it ends' }).getByRole('button').first().click()
+  await expect(hers.getByTestId('row-figures')).not.toHaveText(told)
+  await nothingSerious(hers, 'put right')
+  await hers.getByRole('button', { name: 'As it was measured' }).click()
+  await expect(hers.getByTestId('row-figures')).toHaveText(told)
+  const touched = hers.getByRole('button', { name: /^Touch a stitch/ })
+  await touched.focus()
+  for (let times = 0; times < 8; times += 1) await touched.press('Shift+ArrowRight')
+  await touched.press('Enter')
+  await expect(hers.getByText(/^Stitch ([2-9]|\d\d) of \d+$/)).toBeVisible()
   await hers.getByRole('button', { name: 'Keep this row' }).click()
   await expect(hers.getByText('Your rows so far (1)')).toBeVisible()
   const sent: string[] = []

@@ -23,7 +23,7 @@ const USAGE = `lemmata COMMAND [FILE | -] [--out FILE]
   layout FILE --into ROUND | WIDTHxHEIGHT
                   taken to another hoop or card: places change, stitches keep their length
   import FILE.svg a sampler whose drawing is the outlines of the file
-  measure FILE --photo PICTURE --exercise ID [--touched X,Y]
+  measure FILE --photo PICTURE --exercise ID [--touched X,Y] [--counted N]
                   a practice row photographed in its card: lengths, spread, drift, and one thing to change
   svg FILE        the sampler as SVG in millimetres
   sheet FILE --out FILE.pdf [--page a4|letter] [--hand left|right] [--lesson ID]
@@ -122,6 +122,7 @@ const OPTIONS = [
   'photo',
   'exercise',
   'touched',
+  'counted',
 ]
 
 function readCall(args: readonly string[]): Call | string {

@@ -8,7 +8,7 @@ import type { Answer } from './command.ts'
 /** Longer sides are made smaller, as on a phone. */
 const LONGEST_PX = 4032
 
-export async function measure(given: unknown, { photo, exercise, touched }: Readonly<Record<string, string>>): Promise<Result<Answer>> {
+export async function measure(given: unknown, { photo, exercise, touched, counted }: Readonly<Record<string, string>>): Promise<Result<Answer>> {
   const read = readSampler(given)
   if (!read.ok) return read
   const sampler = read.value
@@ -19,11 +19,14 @@ export async function measure(given: unknown, { photo, exercise, touched }: Read
   const picture = photo === undefined ? null : await decoded(photo)
   if (!picture) return failure(error('cli.no-photo', [], { photo: photo ?? '' }))
   const at = touched?.split(',').map(Number)
-  const verdict = measureRow(picture, plan, at?.length === 2 && at.every(Number.isFinite) ? { x: at[0] as number, y: at[1] as number } : null)
+  const verdict = measureRow(picture, plan, {
+    touched: at?.length === 2 && at.every(Number.isFinite) ? { x: at[0] as number, y: at[1] as number } : null,
+    counted: counted !== undefined && /^\d{1,3}$/.test(counted) ? Number(counted) : null,
+  })
   if (verdict.state === 'touch') return success({ output: { state: 'touch', why: ROW_WORDS.en.touch, quality: verdict.quality }, wrong: true })
   if (verdict.state === 'refused')
     return success({ output: { state: 'refused', why: ROW_WORDS.en.refused[verdict.why], code: verdict.why, quality: verdict.quality }, wrong: true })
-  const summary = summaryOf(verdict.figures, plan, verdict.state === 'measured')
+  const summary = summaryOf(verdict.figures, plan, { isCounted: verdict.state === 'measured', isPutRight: counted !== undefined })
   const advice = ROW_WORDS.en.advice(advise(summary, []), (mm) => formatStitchLength(mm, sampler.units))
   return success({
     output: { state: verdict.state, ...summary, lengthsMm: verdict.figures.lengthsMm, pitchMm: verdict.figures.pitchMm, advice, quality: verdict.quality },

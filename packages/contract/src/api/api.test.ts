@@ -62,7 +62,7 @@ describe('a sheet', () => {
 
 describe('a photographed row', () => {
   const row = {
-    ...{ method: 1, isCounted: true, kind: 'apart', count: 10, lengthMm: 2.9, spreadMm: 0.3, plannedMm: 2.9, firstMm: 3, lastMm: 2.8 },
+    ...{ method: 1, isCounted: true, isPutRight: false, kind: 'apart', count: 10, lengthMm: 2.9, spreadMm: 0.3, plannedMm: 2.9, firstMm: 3, lastMm: 2.8 },
     ...{ gapMm: 2.9, plannedGapMm: 2.9, driftMm: 0.2, leanDeg: null, widestGapMm: null },
   }
   const told = (more: object) =>

@@ -31,7 +31,7 @@ const step = z.number().int().min(1).max(999).nullable()
 
 const mmOf = z.number().min(0).max(200)
 const photographedRow = z.object({
-  ...{ method: z.number().int().min(1).max(999), isCounted: z.boolean() },
+  ...{ method: z.number().int().min(1).max(999), isCounted: z.boolean(), isPutRight: z.boolean() },
   kind: z.enum(['apart', 'end-to-end', 'beside-the-last', 'looped', 'crossed', 'side-by-side']),
   ...{ count: z.number().int().min(1).max(999), lengthMm: mmOf, spreadMm: mmOf, plannedMm: mmOf.min(0.05), firstMm: mmOf, lastMm: mmOf },
   ...{ gapMm: z.number().min(-50).max(200).nullable(), plannedGapMm: mmOf.nullable(), driftMm: mmOf.nullable() },

@@ -103,11 +103,14 @@ function liesLike({ covered, tallMm, startMm, endMm }: Ribbon, { lengthsMm }: Ro
   }
 }
 
+/** Mean and root of the mean square about it, mm. */
+export function meanAndSpread(lengthsMm: readonly number[]): Pick<RowFigures, 'lengthMm' | 'spreadMm'> {
+  const many = Math.max(1, lengthsMm.length)
+  const lengthMm = sum(lengthsMm) / many
+  return { lengthMm, spreadMm: Math.sqrt(sum(lengthsMm.map((one) => (one - lengthMm) ** 2)) / many) }
+}
+
 function figuresOf({ count, lengthsMm, gapsMm, pitchMm, driftMm, leanDeg, widestGapMm }: RowReading): RowFigures {
-  const lengthMm = sum(lengthsMm) / Math.max(1, lengthsMm.length)
-  return {
-    ...{ count, lengthsMm, lengthMm, pitchMm, gapsMm, driftMm, leanDeg, widestGapMm },
-    spreadMm: Math.sqrt(sum(lengthsMm.map((one) => (one - lengthMm) ** 2)) / Math.max(1, lengthsMm.length)),
-    gapMm: gapsMm.length > 0 ? sum(gapsMm) / gapsMm.length : null,
-  }
+  const gapMm = gapsMm.length > 0 ? sum(gapsMm) / gapsMm.length : null
+  return { ...{ count, lengthsMm, pitchMm, gapsMm, gapMm, driftMm, leanDeg, widestGapMm }, ...meanAndSpread(lengthsMm) }
 }

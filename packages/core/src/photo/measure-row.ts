@@ -39,19 +39,28 @@ export function openPicture(picture: Picture): Opened {
   return dim ? { ok: false, verdict: { state: 'refused', why: dim, quality: qualityOf(fit) } } : { ok: true, value: { fit, strip } }
 }
 
-/** `touched`: where she touched the thread, mm of the card; null as long as she was not asked. */
-export function measureOpened({ fit, strip }: OpenedPicture, plan: RowPlan, touched: Point | null): Verdict {
+/** What she has said of the picture. */
+export interface SaidOfPicture {
+  /** Where she touched the thread, mm of the card; null as long as she was not asked. */
+  readonly touched: Point | null
+  /** How many stitches she has counted; null where she has not. */
+  readonly counted: number | null
+}
+
+const NOTHING_SAID: SaidOfPicture = { touched: null, counted: null }
+
+export function measureOpened({ fit, strip }: OpenedPicture, plan: RowPlan, { touched, counted }: SaidOfPicture = NOTHING_SAID): Verdict {
   const quality = qualityOf(fit)
   const told = tellThread(strip, plan.threadHex, touched)
   if (told.isDoubtful) return { state: 'touch', quality }
   const ribbon = findRibbon(told.share, smoothed(strip.lab[0], 1), plan)
-  const reading = ribbon ? readRow(ribbon, plan, beyondHole(told, plan)) : null
+  const reading = ribbon ? readRow(ribbon, plan, beyondHole(told, plan), counted) : null
   return judgeRow(plan, told, ribbon, reading, quality)
 }
 
-export function measureRow(picture: Picture, plan: RowPlan, touched: Point | null = null): Verdict {
+export function measureRow(picture: Picture, plan: RowPlan, said: SaidOfPicture = NOTHING_SAID): Verdict {
   const opened = openPicture(picture)
-  return opened.ok ? measureOpened(opened.value, plan, touched) : opened.verdict
+  return opened.ok ? measureOpened(opened.value, plan, said) : opened.verdict
 }
 
 /**
@@ -65,19 +74,19 @@ function beyondHole({ isDarker, isPale, shadowAsThread }: Told, { kind }: RowPla
   return (beside ? 0.012 : 0) + (isPale ? 0.05 : 0.004)
 }
 
-function readRow(ribbon: Ribbon, plan: RowPlan, beyondMm: number): RowReading | null {
+function readRow(ribbon: Ribbon, plan: RowPlan, beyondMm: number, counted: number | null): RowReading | null {
   switch (plan.kind) {
     case 'apart':
       return readApart(ribbon, beyondMm)
     case 'end-to-end':
-      return readEndToEnd(ribbon, plan)
+      return readEndToEnd(ribbon, plan, counted)
     case 'beside-the-last':
-      return readBesideTheLast(ribbon, plan)
+      return readBesideTheLast(ribbon, plan, counted)
     case 'looped':
-      return readLooped(ribbon, plan)
+      return readLooped(ribbon, plan, counted)
     case 'crossed':
-      return readCrossed(ribbon, plan)
+      return readCrossed(ribbon, plan, counted)
     case 'side-by-side':
-      return readSideBySide(ribbon, plan, beyondMm)
+      return readSideBySide(ribbon, plan, beyondMm, counted)
   }
 }

@@ -85,7 +85,7 @@ describe('a photograph that is not good enough is refused, and why', () => {
     for (const stitch of ['back-stitch', 'chain-stitch', 'cross-stitch', 'satin-stitch']) {
       const plan = planFor(stitch, '#8a2d2b')
       if (!plan) throw new Error(`${stitch} makes no row`)
-      expect(measureOpened(opened.value, plan, null)).toMatchObject({ state: 'refused', why: 'not-this-row' })
+      expect(measureOpened(opened.value, plan)).toMatchObject({ state: 'refused', why: 'not-this-row' })
     }
   })
 })
@@ -97,7 +97,7 @@ describe('a line under the row', () => {
     const picture = row.photograph()
     expect(measureRow(picture, between).state).toBe('touch')
     // A finger is not exact: half a millimetre beside it.
-    const touched = figuresOf(measureRow(picture, between, { x: row.onThread.x, y: row.onThread.y + 0.5 }))
+    const touched = figuresOf(measureRow(picture, between, { touched: { x: row.onThread.x, y: row.onThread.y + 0.5 }, counted: null }))
     expect(Math.abs(touched.pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.03)
   })
 
@@ -106,5 +106,22 @@ describe('a line under the row', () => {
     const verdict = measureRow(row.photograph(), row.plan)
     expect(verdict.state).toBe('whole')
     expect(Math.abs(figuresOf(verdict).pitchMm / row.truth.pitchMm - 1)).toBeLessThan(0.02)
+  })
+})
+
+describe('what she says of the picture', () => {
+  it('so many stitches as she has counted are looked for, and then the count is sure', () => {
+    const row = testRow('stem-stitch', { scatterMm: 0.2 })
+    const opened = openPicture(row.photograph())
+    if (!opened.ok) throw new Error('not opened')
+    for (const counted of [row.truth.count, row.truth.count - 2]) {
+      const verdict = measureOpened(opened.value, row.plan, { touched: null, counted })
+      expect(verdict.state).toBe('measured')
+      expect(figuresOf(verdict).count).toBe(counted)
+    }
+    const counted = figuresOf(measureOpened(opened.value, row.plan, { touched: null, counted: row.truth.count }))
+    expect(Math.abs(counted.lengthMm / row.truth.meanMm - 1)).toBeLessThan(0.02)
+    // No hand makes three stitches of a row of thirty.
+    expect(measureOpened(opened.value, row.plan, { touched: null, counted: 3 })).toMatchObject({ state: 'refused' })
   })
 })

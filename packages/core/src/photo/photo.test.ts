@@ -45,17 +45,17 @@ describe('places along a row', () => {
     const signal = new Float32Array(401).fill(-0.5)
     const real = [50, 98, 151, 205, 248, 302, 349]
     for (const at of real) signal[at] = 2
-    const places = findPlaces({ signal, from: 0, to: 400, pitch: 50, evenness: 1 })
+    const places = findPlaces({ signal, from: 0, to: 400, pitch: 50, evenness: 1, counted: null })
     expect(places?.at.slice(1, -1).map(Math.round)).toEqual(real)
     expect(places?.margin).toBeGreaterThan(1)
-    const flat = findPlaces({ signal: new Float32Array(401), from: 0, to: 400, pitch: 50, evenness: 1 })
+    const flat = findPlaces({ signal: new Float32Array(401), from: 0, to: 400, pitch: 50, evenness: 1, counted: null })
     expect(flat?.at).toHaveLength(9)
     expect(flat?.margin).toBeLessThan((places?.margin ?? 0) / 2)
   })
 })
 
 const even: RowSummary = {
-  ...{ method: 1, isCounted: true, kind: 'apart', count: 10, lengthMm: 3, spreadMm: 0.3, plannedMm: 3, firstMm: 3, lastMm: 3 },
+  ...{ method: 1, isCounted: true, isPutRight: false, kind: 'apart', count: 10, lengthMm: 3, spreadMm: 0.3, plannedMm: 3, firstMm: 3, lastMm: 3 },
   ...{ gapMm: 3, plannedGapMm: 3, driftMm: 0.1, leanDeg: null, widestGapMm: null },
 }
 
@@ -99,8 +99,8 @@ describe('advice', () => {
       ...{ count: 60, lengthsMm: [6, 6], lengthMm: 6, spreadMm: 0.1, pitchMm: plan.pitchMm, gapsMm: [], gapMm: null, driftMm: null },
       ...{ leanDeg: 22, widestGapMm: 0 },
     }
-    expect(advise(summaryOf(figures, plan, true), []).kind).toBe('leaning')
-    expect(advise(summaryOf(figures, { ...plan, leanDeg: 20 }, true), []).kind).toBe('once-more')
+    expect(advise(summaryOf(figures, plan, { isCounted: true }), []).kind).toBe('leaning')
+    expect(advise(summaryOf(figures, { ...plan, leanDeg: 20 }, { isCounted: true }), []).kind).toBe('once-more')
   })
 
   it('is one sentence or two, with its figures in the unit that is asked for, in both languages', () => {

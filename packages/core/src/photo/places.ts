@@ -18,8 +18,12 @@ export interface Looking {
   readonly evenness: number
   /** What speaks against one stitch from here to there. */
   readonly against?: (from: number, to: number) => number
+  /** So many stitches, for she has counted them; null where it is to be found. */
+  readonly counted: number | null
 }
 
+/** Of a number that cannot be another. */
+export const SURE = 9
 /** Between these shares of the pitch a stitch may be long. */
 const SHORTEST = 0.4
 const LONGEST = 1.8
@@ -27,7 +31,7 @@ const LONGEST = 1.8
 const SPREAD = 0.24
 
 /** Every number of places is followed, so that it is known how sure the number is. */
-export function findPlaces({ signal, from, to, pitch, evenness, against }: Looking): Places | null {
+export function findPlaces({ signal, from, to, pitch, evenness, against, counted }: Looking): Places | null {
   const length = to - from
   const least = Math.max(1, Math.floor(length / (LONGEST * pitch)))
   const most = Math.ceil(length / (0.6 * pitch)) + 1
@@ -58,7 +62,7 @@ export function findPlaces({ signal, from, to, pitch, evenness, against }: Looki
     before = now
   }
   const counts = sums.map((sum, count) => ({ sum, count })).filter((one) => one.count >= least && Number.isFinite(one.sum))
-  const [first, second] = [...counts].sort((a, b) => b.sum - a.sum)
+  const [first, second] = counted === null ? [...counts].sort((a, b) => b.sum - a.sum) : counts.filter((one) => one.count === counted)
   if (!first) return null
   const at: number[] = [length]
   for (let count = first.count, place = length; count > 0; count -= 1) {
@@ -68,7 +72,7 @@ export function findPlaces({ signal, from, to, pitch, evenness, against }: Looki
   const places = at.reverse().map((place) => from + place)
   return {
     at: places.map((place, index) => (index === 0 || index === places.length - 1 ? place : between(signal, place))),
-    margin: second ? first.sum - second.sum : 9,
+    margin: second ? first.sum - second.sum : SURE,
   }
 }
 

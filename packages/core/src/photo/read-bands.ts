@@ -18,7 +18,7 @@ function bandMean(channel: Channel, middle: number, fromMm: number, toMm: number
 }
 
 /** Three tracks: the crossings in the middle, and the corners above and below, one more than crossings. */
-export function readCrossed(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+export function readCrossed(ribbon: Ribbon, plan: RowPlan, counted: number | null): RowReading | null {
   const { share } = ribbon
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
@@ -27,7 +27,7 @@ export function readCrossed(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const half = plan.acrossMm / 2
   const signed = (values: Float32Array, keen: number): Float32Array =>
     scaledToRank(bandPassed(values, px(0.14), 0.5 * pitch), 0.6 * expected, from, to).map((value) => keen * value - 0.7)
-  const look = (signal: Float32Array): Places | null => findPlaces({ signal, from, to, pitch, evenness: 1.2 })
+  const look = (signal: Float32Array): Places | null => findPlaces({ signal, from, to, pitch, evenness: 1.2, counted })
   const upper = signed(bandMean(share, middle, -half - 0.15, -0.62 * half), 2)
   const lower = signed(bandMean(share, middle, 0.62 * half, half + 0.15), 2)
   const centre = signed(
@@ -74,7 +74,7 @@ function middleRow({ share }: Ribbon): number {
 /** How far stitches may lean from how they were planned, degrees. */
 const LEANS = 30
 
-export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number): RowReading | null {
+export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number, counted: number | null): RowReading | null {
   const { share, light } = ribbon
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
@@ -96,7 +96,7 @@ export function readSideBySide(ribbon: Ribbon, plan: RowPlan, beyondMm: number):
     from,
     to,
   ).map((value) => 1.6 * value - 0.5)
-  const places = findPlaces({ signal, from, to, pitch, evenness: 1.6 })
+  const places = findPlaces({ signal, from, to, pitch, evenness: 1.6, counted })
   if (!places) return null
   const lean = (best.degrees * Math.PI) / 180
   const lengthsMm = edgesOf(ribbon, middle, lean, plan, [from, to]).map((one) => one - 2 * beyondMm)

@@ -1,9 +1,10 @@
 /** Rows along a line: stitches apart, end to end, beside the last, and loops. */
-import { type Point, rmsOffLine } from '../geometry/index.ts'
+import { sum } from '../base/index.ts'
+import { distance, lerp, type Point, rmsOffLine } from '../geometry/index.ts'
 import { alongMiddle, endsPx, px, runningMean } from './along.ts'
 import { type Blob, blobsOf } from './blobs.ts'
 import { type Channel, channelBetween } from './picture.ts'
-import { bandPassed, findPlaces, type Places, scaledToRank, standsOut } from './places.ts'
+import { bandPassed, findPlaces, type Places, scaledToRank, standsOut, SURE } from './places.ts'
 import type { RowReading } from './reading.ts'
 import { HALF, type Ribbon, RIBBON_PER_MM } from './ribbon.ts'
 import type { RowPlan } from './row-plan.ts'
@@ -12,8 +13,6 @@ type Piece = Pick<Blob, 'pixels' | 'left' | 'right'>
 
 /** Of thread, that cloth between two stitches may seem to have. */
 const CLEAR = 0.25
-/** Of stitches that lie apart nothing is uncertain in their number. */
-const SURE = 9
 /** Nearer than this is one stitch, split by a glint; shorter than this is a speck. mm */
 const [JOINED_MM, SPECK_MM] = [0.3, 0.6]
 /** No piece of thread at all, mm2. */
@@ -49,7 +48,7 @@ function floorOf(ribbon: Ribbon): number {
   const [from, to] = endsPx(ribbon)
   const along = Array.from(alongMiddle(ribbon.share, middleOf(ribbon, px(1.2)), 0.1).slice(from, to)).sort((a, b) => a - b)
   let best = { apart: -1, low: 0 }
-  const total = along.reduce((sum, one) => sum + one, 0)
+  const total = sum(along)
   let below = 0
   for (const [index, value] of along.entries()) {
     below += value
@@ -125,13 +124,13 @@ function middleOf({ share }: Ribbon, withinPx: number): Float32Array {
   const found = new Float32Array(widthPx)
   let last = heightPx / 2 - 0.5
   for (let x = 0; x < widthPx; x += 1) {
-    let [sum, total] = [0, 0]
+    let [weights, total] = [0, 0]
     for (let y = Math.max(0, Math.floor(heightPx / 2 - withinPx)); y < Math.min(heightPx, heightPx / 2 + withinPx); y += 1) {
       const weight = Math.max(0, Math.min(1, values[y * widthPx + x] as number) - 0.25)
-      sum += weight
+      weights += weight
       total += weight * y
     }
-    if (sum > 0.5) last = total / sum
+    if (weights > 0.5) last = total / weights
     found[x] = last
   }
   return runningMean(found, 0.16)
@@ -140,7 +139,7 @@ function middleOf({ share }: Ribbon, withinPx: number): Float32Array {
 /** How straight a thread lies between two holes, mm, and what it costs not to be. */
 const [STRAIGHT_MM, BENT, MOST_BENT] = [0.06, 1.5, 8]
 
-export function readEndToEnd(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+export function readEndToEnd(ribbon: Ribbon, plan: RowPlan, counted: number | null): RowReading | null {
   const middle = middleOf(ribbon, px(1.1))
   const [from, to] = endsPx(ribbon)
   const expected = (to - from) / px(plan.pitchMm)
@@ -160,6 +159,7 @@ export function readEndToEnd(ribbon: Ribbon, plan: RowPlan): RowReading | null {
     to,
     pitch: px(plan.pitchMm),
     evenness: 1,
+    counted,
     against: (a, b) => Math.min(MOST_BENT, BENT * (straight(a, b) / px(STRAIGHT_MM)) ** 2),
   })
   return places ? lineReading(ribbon, places, middle, standsOut(signal, places)) : null
@@ -198,7 +198,7 @@ function lineReading(ribbon: Ribbon, places: Places, middle: Float32Array, patte
 }
 
 /** Of stitches begun beside the last: the dark between two, which lies aslant; what is measured is how far each goes on. */
-export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan, counted: number | null): RowReading | null {
   const middle = middleOf(ribbon, px(1.2))
   const [from, to] = endsPx(ribbon)
   const pitch = px(plan.pitchMm)
@@ -214,7 +214,7 @@ export function readBesideTheLast(ribbon: Ribbon, plan: RowPlan): RowReading | n
   const power = sheared.map((values) => powerAt(values, pitch, from, to))
   const best = sheared[power.indexOf(Math.max(...power))] as Float32Array
   const signal = scaledToRank(best, 0.6 * expected, from, to)
-  const places = findPlaces({ signal: signal.map((value) => 2.2 * value - 0.9), from, to, pitch, evenness: 2.6 })
+  const places = findPlaces({ signal: signal.map((value) => 2.2 * value - 0.9), from, to, pitch, evenness: 2.6, counted })
   if (!places) return null
   return lineReading(ribbon, places, middle, standsOut(signal, places) * 2.2)
 }
@@ -238,7 +238,7 @@ function powerAt(values: Float32Array, pitch: number, from: number, to: number):
 const BEYOND = 0.9
 
 /** Loops: thread closes in where each is held by the next, and lies apart between. */
-export function readLooped(ribbon: Ribbon, plan: RowPlan): RowReading | null {
+export function readLooped(ribbon: Ribbon, plan: RowPlan, counted: number | null): RowReading | null {
   const middle = middleOf(ribbon, px(1.4))
   // The middle of the chain, without the sway of its single threads.
   const smooth = runningMean(middle, plan.pitchMm)
@@ -246,12 +246,13 @@ export function readLooped(ribbon: Ribbon, plan: RowPlan): RowReading | null {
   const pitch = px(plan.pitchMm)
   const joins = alongMiddle(ribbon.share, smooth, 0.14).map((value) => Math.min(1.1, value))
   const signal = scaledToRank(bandPassed(joins, px(0.14), 0.55 * pitch), 0.6 * ((to - from) / pitch), from, to).map((value) => 2 * value - 0.7)
-  const places = findPlaces({ signal, from, to, pitch, evenness: 1.2 })
+  const places = findPlaces({ signal, from, to, pitch, evenness: 1.2, counted })
   if (!places) return null
   const whole = lineReading(ribbon, places, smooth, standsOut(signal, places))
   // The last loop ends where it is tied down: how long that stitch is says nothing of the loops. Where loops meet, thread is thickest a
   // little beyond the hole, at the tip of the one before; the first has none before it.
-  const lengthsMm = whole.lengthsMm.slice(0, -1).map((one, index) => (index === 0 ? one - BEYOND * plan.threadMm : one))
-  const pitchMm = lengthsMm.reduce((total, one) => total + one, 0) / Math.max(1, lengthsMm.length)
-  return { ...whole, lengthsMm, pitchMm, stitches: whole.stitches.slice(0, -1) }
+  const beyondMm = BEYOND * plan.threadMm
+  const lengthsMm = whole.lengthsMm.slice(0, -1).map((one, index) => (index === 0 ? one - beyondMm : one))
+  const stitches = whole.stitches.slice(0, -1).map(([a, b], index) => [index === 0 ? lerp(a, b, beyondMm / Math.max(beyondMm, distance(a, b))) : a, b] as const)
+  return { ...whole, lengthsMm, pitchMm: sum(lengthsMm) / Math.max(1, lengthsMm.length), stitches }
 }

@@ -9,6 +9,8 @@ export interface RowSummary {
   readonly method: number
   /** Or as a whole: its stitches could not be counted surely. */
   readonly isCounted: boolean
+  /** Some of it was put right by hand. */
+  readonly isPutRight: boolean
   readonly kind: RowKind
   readonly count: number
   /** Mean, spread and plan of a stitch, or of how far it goes on from the last; mm. */
@@ -27,14 +29,18 @@ export interface RowSummary {
 }
 
 /** Kinds of which a stitch is measured from hole to hole; of the others how far each goes on. */
-export function summaryOf(figures: RowFigures, plan: RowPlan, isCounted: boolean): RowSummary {
+export function summaryOf(
+  figures: RowFigures,
+  plan: RowPlan,
+  { isCounted, isPutRight = false }: { readonly isCounted: boolean; readonly isPutRight?: boolean },
+): RowSummary {
   const { lengthsMm, lengthMm, pitchMm, spreadMm, gapMm } = figures
   const third = Math.max(1, Math.floor(lengthsMm.length / 3))
   const mean = (values: readonly number[]): number => sum(values) / Math.max(1, values.length)
   const round = (value: number): number => roundTo(value, 3)
   const maybe = (value: number | null): number | null => (value === null ? null : round(value))
   return {
-    ...{ method: MEASURING, isCounted, kind: plan.kind, count: figures.count },
+    ...{ method: MEASURING, isCounted, isPutRight, kind: plan.kind, count: figures.count },
     lengthMm: round(plan.kind === 'crossed' ? pitchMm : lengthMm),
     ...{
       spreadMm: round(spreadMm),

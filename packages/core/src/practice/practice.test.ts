@@ -78,7 +78,7 @@ describe('what next', () => {
 
   it('what her last photographed row asks for is the reason; one row makes a piece practised, and rows keep their order', () => {
     const row = (spreadMm: number) => ({
-      ...{ method: 1, isCounted: true, kind: 'end-to-end', count: 20, lengthMm: 2.5, spreadMm, plannedMm: 2.5, firstMm: 2.5, lastMm: 2.5 },
+      ...{ method: 1, isCounted: true, isPutRight: false, kind: 'end-to-end', count: 20, lengthMm: 2.5, spreadMm, plannedMm: 2.5, firstMm: 2.5, lastMm: 2.5 },
       ...{ gapMm: null, plannedGapMm: null, driftMm: 0.1, leanDeg: null, widestGapMm: null },
     })
     const rows = [0.7, 0.8, 0.75].map((spreadMm) => event({ kind: 'row', exercise: 'rain', row: row(spreadMm) }))

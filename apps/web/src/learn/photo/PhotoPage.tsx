@@ -1,32 +1,19 @@
 /** A practice row photographed: what it measures, shown over the picture, and the one thing to change. The picture stays on the device. */
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, workSampler } from '@lemmata/core/exercise'
-import type { Point } from '@lemmata/core/geometry'
 import { stitchIn } from '@lemmata/core/language'
-import {
-  advise,
-  CARD_MM,
-  DOT_MM,
-  DOTS,
-  type PracticeRow,
-  practiceRow,
-  ROW_MM,
-  ROW_WORDS,
-  type RowPlan,
-  type RowSummary,
-  summaryOf,
-  TARGET_MM,
-  TARGETS,
-  type Verdict,
-  WINDOW,
-} from '@lemmata/core/photo'
+import { advise, canPutRight, type PracticeRow, practiceRow, ROW_WORDS, type RowSummary, summaryOf } from '@lemmata/core/photo'
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { formatStitchLength } from '@lemmata/core/units'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { practiceIn } from '../kept.ts'
 import type { KeptInPage } from '../use-kept.ts'
 import { useLanguage, useWords } from '../words/index.ts'
+import { Before } from './Before.tsx'
+import { nearestStitch } from './nearest-stitch.ts'
+import { PutRight } from './PutRight.tsx'
 import { usePhoto } from './use-photo.ts'
+import { WindowSeen } from './WindowSeen.tsx'
 
 interface Props {
   readonly page: KeptInPage
@@ -62,40 +49,51 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   const words = useWords().photo
   const language = useLanguage()
   const told = ROW_WORDS[language]
-  const { state, look, again, stop } = usePhoto()
+  const photo = usePhoto(plan)
+  const { state, measured, look, stop } = photo
   const rows = (practiceIn(page.kept).exercises.get(exercise) ?? UNTOUCHED).rows
-  // A stitch's unevenness is told in tenths of a millimetre: three places of an inch.
   const length = (mm: number): string => formatStitchLength(mm, week.sampler.units)
   const [isKept, setKept] = useState(false)
+  const [chosen, setChosen] = useState<number | null>(null)
+  const [isPuttingRight, setPuttingRight] = useState(false)
   const example = useRef(0)
-  const file = (chosen: File | undefined): void => {
-    if (!chosen) return
+  const began = (): void => {
     setKept(false)
-    look(false, (service) => service.look(chosen, plan))
+    setChosen(null)
+    setPuttingRight(false)
+  }
+  const file = (picked: File | undefined): void => {
+    if (!picked) return
+    began()
+    look(false, (service) => service.look(picked, plan))
   }
   const verdict = state.at === 'seen' ? state.looked.verdict : null
-  const figures = verdict?.state === 'measured' || verdict?.state === 'whole' ? verdict.figures : null
-  const isCounted = verdict?.state === 'measured'
-  const summary = figures && summaryOf(figures, plan, isCounted)
+  const summary = measured && summaryOf(measured.figures, plan, measured)
   return (
-    <>
+    <div className={isPuttingRight ? 'photo-page is-putting-right' : 'photo-page'}>
       {state.at === 'waiting' && <Before plan={plan} length={length} />}
       {state.at === 'looking' && (
         <p className="learn-sentence" role="status">
           {words.looking}
         </p>
       )}
-      {state.at === 'unread' && (
+      {(state.at === 'unread' || state.at === 'broken') && (
         <p className="learn-sentence" role="alert">
-          {words.unread}
+          {words[state.at]}
         </p>
       )}
       {state.at === 'seen' && state.looked.window && (
         <WindowSeen
           window={state.looked.window}
-          verdict={state.looked.verdict}
-          label={words.window}
-          onTouch={verdict?.state === 'touch' ? (at) => again((service) => service.again(plan, at)) : null}
+          stitches={measured?.stitches ?? []}
+          chosen={chosen}
+          asked={
+            verdict?.state === 'touch'
+              ? { label: words.touchThread, onTouch: photo.touch }
+              : chosen !== null && measured
+                ? { label: words.touchStitch, onTouch: (at) => setChosen(nearestStitch(measured.stitches, at)) }
+                : null
+          }
         />
       )}
       <div aria-live="polite">
@@ -105,7 +103,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
           </p>
         )}
         {verdict?.state === 'touch' && <p className="learn-sentence">{told.touch}</p>}
-        {summary && figures && (
+        {summary && measured && (
           <>
             <p className="learn-sentence" data-testid="row-advice">
               {told.advice(advise(summary, rows), length)}
@@ -113,15 +111,31 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
             <p data-testid="row-figures">
               {told.measured({
                 ...{ kind: plan.kind, count: summary.count, length: length(summary.lengthMm), planned: length(summary.plannedMm) },
-                spread: isCounted ? length(summary.spreadMm) : null,
-                pitch: length(figures.pitchMm),
+                spread: summary.isCounted ? length(summary.spreadMm) : null,
+                pitch: length(measured.figures.pitchMm),
               })}{' '}
-              {!isCounted && told.uncertain(summary.count)}
+              {!summary.isCounted && told.uncertain(summary.count)}
             </p>
             <p className="quiet">{words.trial}</p>
           </>
         )}
       </div>
+      {measured && (
+        <PutRight
+          kind={plan.kind}
+          count={measured.figures.count}
+          marked={measured.stitches.length}
+          chosen={chosen}
+          onOpen={(isOpen) => {
+            setPuttingRight(isOpen)
+            setChosen(isOpen && canPutRight(plan.kind) ? 0 : null)
+          }}
+          onChoose={setChosen}
+          onCount={photo.count}
+          onChange={photo.change}
+          onBack={measured.isPutRight ? photo.back : null}
+        />
+      )}
       {rows.length > 0 && state.at !== 'looking' && <Rows rows={rows} length={length} />}
       <footer className="learn-foot">
         {state.at === 'looking' ? (
@@ -149,74 +163,29 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
               </div>
             )}
             {state.at === 'seen' && state.isExample && <p className="quiet photo-example">{words.exampleOnly}</p>}
-            <div className="learn-turn photo-take">
-              <FileButton label={words.take} isCamera onFile={file} />
-              <FileButton label={words.choose} isCamera={false} onFile={file} />
-            </div>
-            <button
-              type="button"
-              onClick={() => {
-                example.current += 1
-                const seed = example.current
-                setKept(false)
-                look(true, (service) => service.example(done, plan, seed))
-              }}
-            >
-              {words.example}
-            </button>
+            {!isPuttingRight && (
+              <>
+                <div className="learn-turn photo-take">
+                  <FileButton label={words.take} isCamera onFile={file} />
+                  <FileButton label={words.choose} isCamera={false} onFile={file} />
+                </div>
+                <button
+                  type="button"
+                  onClick={() => {
+                    example.current += 1
+                    const seed = example.current
+                    began()
+                    look(true, (service) => service.example(done, plan, seed))
+                  }}
+                >
+                  {words.example}
+                </button>
+              </>
+            )}
           </>
         )}
       </footer>
-    </>
-  )
-}
-
-/** What to lay, and how to hold the phone. */
-function Before({ plan, length }: { readonly plan: RowPlan; readonly length: (mm: number) => string }) {
-  const words = useWords().photo
-  return (
-    <>
-      <CardSketch plan={plan} />
-      <ol className="photo-how">
-        {words.how({ row: length(ROW_MM), stitch: length(plan.stitchMm), card: length(CARD_MM.width) }).map((one) => (
-          <li key={one}>{one}</li>
-        ))}
-      </ol>
-      <p className="quiet">{words.stays}</p>
-    </>
-  )
-}
-
-/** The card on a row, in the colours of hers. */
-function CardSketch({ plan }: { readonly plan: RowPlan }) {
-  const { width, height } = CARD_MM
-  const half = ROW_MM / 2
-  return (
-    <svg viewBox={`${-width / 2 - 4} ${-height / 2 - 4} ${width + 8} ${height + 8}`} className="photo-card" aria-hidden="true">
-      <rect x={-width / 2 - 4} y={-height / 2 - 4} width={width + 8} height={height + 8} fill={plan.clothHex} />
-      <path
-        d={`M ${-width / 2} ${-height / 2} h ${width} v ${height} h ${-width} Z M ${WINDOW.left} ${WINDOW.top} V ${WINDOW.bottom} H ${WINDOW.right} V ${WINDOW.top} Z`}
-        fill="#fff"
-        stroke="#8a7a66"
-        strokeWidth="0.4"
-      />
-      <path
-        d={`M ${-half} 0 H ${half}`}
-        stroke={plan.threadHex}
-        strokeWidth={Math.max(1, plan.acrossMm)}
-        strokeDasharray={plan.gapMm > 0 ? '3 2.6' : undefined}
-      />
-      {TARGETS.map(({ x, y }, index) => (
-        <g key={`${x} ${y}`}>
-          <circle cx={x} cy={y} r={(TARGET_MM.outer + TARGET_MM.white) / 2} fill="none" stroke="#000" strokeWidth={TARGET_MM.outer - TARGET_MM.white} />
-          <circle cx={x} cy={y} r={TARGET_MM.inner} />
-          {index === 0 && <circle cx={x} cy={y} r={TARGET_MM.eye} fill="#fff" />}
-        </g>
-      ))}
-      {DOTS.map(({ x, y }) => (
-        <circle key={`${x} ${y}`} cx={x} cy={y} r={DOT_MM} />
-      ))}
-    </svg>
+    </div>
   )
 }
 
@@ -234,64 +203,6 @@ function FileButton({ label, isCamera, onFile }: { readonly label: string; reado
         }}
       />
     </label>
-  )
-}
-
-interface SeenProps {
-  readonly window: ImageBitmap
-  readonly verdict: Verdict
-  readonly label: string
-  readonly onTouch: ((at: Point) => void) | null
-}
-
-/** Cloth before the first stitch that is seen, mm. */
-const BEFORE_MM = 5
-
-/** The window laid flat, with each stitch that was read marked over it. */
-function WindowSeen({ window, verdict, label, onTouch }: SeenProps) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  useEffect(() => {
-    const drawn = canvas.current
-    if (!drawn) return
-    drawn.width = window.width
-    drawn.height = window.height
-    drawn.getContext('2d')?.drawImage(window, 0, 0)
-  }, [window])
-  const along = useRef<HTMLDivElement>(null)
-  const stitches = verdict.state === 'measured' || verdict.state === 'whole' ? verdict.stitches : []
-  const [wide, tall] = [WINDOW.right - WINDOW.left, WINDOW.bottom - WINDOW.top]
-  const first = stitches.length === 0 ? null : Math.min(...stitches.flatMap(([a, b]) => [a.x, b.x]))
-  useEffect(() => {
-    const strip = along.current
-    if (strip && first !== null) strip.scrollLeft = ((first - BEFORE_MM - WINDOW.left) / wide) * strip.scrollWidth
-  }, [first, wide])
-  return (
-    // Wider than a phone, so that each stitch is seen: it is drawn along under the thumb.
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what can be scrolled is reached by the keyboard too.
-    <div ref={along} className="photo-along" tabIndex={0} role="group" aria-label={label}>
-      <div className="photo-window">
-        <canvas ref={canvas} role="img" aria-label={label} />
-        <svg viewBox={`${WINDOW.left} ${WINDOW.top} ${wide} ${tall}`} aria-hidden="true">
-          {stitches.map(([a, b], index) => (
-            <g key={index} className={index % 2 === 0 ? 'photo-stitch' : 'photo-stitch other'}>
-              <path d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="under" />
-              <path d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} />
-            </g>
-          ))}
-        </svg>
-        {onTouch && (
-          <button
-            type="button"
-            className="photo-touch"
-            aria-label={label}
-            onClick={(event) => {
-              const box = event.currentTarget.getBoundingClientRect()
-              onTouch({ x: WINDOW.left + ((event.clientX - box.left) / box.width) * wide, y: WINDOW.top + ((event.clientY - box.top) / box.height) * tall })
-            }}
-          />
-        )}
-      </div>
-    </div>
   )
 }
 

@@ -1,8 +1,7 @@
 /** A photograph opened and measured off the page's thread. It never leaves the device. */
-import { flattened, measureOpened, type OpenedPicture, openPicture, type Picture, type RowPlan, type Verdict } from '@lemmata/core/photo'
+import { flattened, measureOpened, type OpenedPicture, openPicture, type Picture, type RowPlan, type SaidOfPicture, type Verdict } from '@lemmata/core/photo'
 import { EVEN_HANDWORK, paintScene, PLAIN_SHOT, shoot, sewRow } from '@lemmata/core/stand-in-camera'
 import type { WorkedExercise } from '@lemmata/core/exercise'
-import type { Point } from '@lemmata/core/geometry'
 import { expose, transfer } from 'comlink'
 
 /** Longer sides are made smaller: no more is seen in them. */
@@ -35,14 +34,17 @@ async function look(picture: Picture, plan: RowPlan): Promise<Looked> {
   if (!found.ok) return { verdict: found.verdict, window: null }
   const { rgba, widthPx, heightPx } = flattened(picture, found.value.fit, SHOWN_PER_MM)
   const window = await createImageBitmap(new ImageData(new Uint8ClampedArray(rgba), widthPx, heightPx))
-  return transfer({ verdict: measureOpened(found.value, plan, null), window }, [window])
+  return transfer({ verdict: measureOpened(found.value, plan), window }, [window])
 }
 
 const service = {
-  /** Throws where it is no picture that this browser can read. */
-  look: async (file: Blob, plan: RowPlan): Promise<Looked> => look(await decoded(file), plan),
-  /** The picture looked at last, once more: she has touched the thread. */
-  again: (plan: RowPlan, touched: Point): Verdict | null => opened && measureOpened(opened, plan, touched),
+  /** Null where it is no picture that this browser can read. */
+  look: async (file: Blob, plan: RowPlan): Promise<Looked | null> => {
+    const picture = await decoded(file).catch(() => null)
+    return picture && look(picture, plan)
+  },
+  /** The picture looked at last, once more: she has touched the thread or counted. */
+  again: (plan: RowPlan, said: SaidOfPicture): Verdict | null => opened && measureOpened(opened, plan, said),
   /** As a hand might have worked it, and a phone photographed it: to see how it goes without card and cloth. */
   example: async (done: WorkedExercise, plan: RowPlan, seed: number): Promise<Looked> => {
     const hand = { ...EVEN_HANDWORK, seed, scatterMm: plan.acrossMm > 0 ? 0.09 : 0.12 + 0.1 * (seed % 3), trend: seed % 2 === 0 ? 0.3 : 0 }
