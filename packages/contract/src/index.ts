@@ -78,3 +78,4 @@ export {
   type WeekAnswer,
   type WeekNews,
 } from './api/learning.ts'
+export { rulerCheck, type RulerCheckGiven, type RulerCheckKept, type SentPicture, sentPictureOf } from './api/measuring.ts'

@@ -10,7 +10,7 @@ export interface Principal {
   readonly id: string
 }
 
-export type Records = 'samplers' | 'classes' | 'own-stitches' | 'pictures' | 'stores'
+export type Records = 'samplers' | 'classes' | 'own-stitches' | 'pictures' | 'stores' | 'ruler-checks'
 
 type Reach = { readonly [Of in Records]: (principal: Principal) => { readonly teacherId: string } }
 
@@ -22,6 +22,7 @@ const REACH: { readonly [Kind in Principal['kind']]: Reach } = {
     'own-stitches': ({ id }) => ({ teacherId: id }),
     pictures: ({ id }) => ({ teacherId: id }),
     stores: ({ id }) => ({ teacherId: id }),
+    'ruler-checks': ({ id }) => ({ teacherId: id }),
   },
 }
 

@@ -1,7 +1,7 @@
 /** The record: connection, tables, migrations. */
 export { connectDatabase } from './connect.ts'
 export type { DatabaseSettings } from './connect.ts'
-export { KeyRow, LinkRow, PracticeRow } from './learning-models.ts'
+export { KeyRow, LinkRow, PracticeRow, RulerCheckRow, SentPictureRow } from './learning-models.ts'
 export { migrate } from './migrate.ts'
 export {
   ClassOperationRow,

@@ -1,4 +1,4 @@
-/** Learners' links, the keys of their devices, and what they told of their work. */
+/** Learners' links, the keys of their devices, what they told of their work and which pictures they sent; and their teacher's ruler. */
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type NonAttribute, type Sequelize } from 'sequelize'
 
 /** Where a learner comes back to, with her word. One for each. */
@@ -27,6 +27,24 @@ export class PracticeRow extends Model<InferAttributes<PracticeRow>, InferCreati
   declare classId: string
   declare learnerId: string
   declare event: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
+/** A picture of a row that she has sent to her teacher. */
+export class SentPictureRow extends Model<InferAttributes<SentPictureRow>, InferCreationAttributes<SentPictureRow>> {
+  declare id: CreationOptional<string>
+  declare classId: string
+  declare learnerId: string
+  declare exercise: string
+  declare bytes: Buffer
+  declare createdAt: CreationOptional<Date>
+}
+
+/** A row that a teacher has held against a ruler. */
+export class RulerCheckRow extends Model<InferAttributes<RulerCheckRow>, InferCreationAttributes<RulerCheckRow>> {
+  declare id: CreationOptional<string>
+  declare teacherId: string
+  declare given: unknown
   declare createdAt: CreationOptional<Date>
 }
 
@@ -59,5 +77,17 @@ export function defineLearningModels(sequelize: Sequelize): void {
       createdAt: now(),
     },
     { sequelize, tableName: 'practice_events', timestamps: false },
+  )
+  const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
+  SentPictureRow.init(
+    {
+      ...{ id: uuid(), classId: classId(), learnerId: learnerId(), exercise: { type: DataTypes.STRING(60), allowNull: false } },
+      ...{ bytes: { type: DataTypes.BLOB('medium'), allowNull: false }, createdAt: now() },
+    },
+    { sequelize, tableName: 'sent_pictures', timestamps: false },
+  )
+  RulerCheckRow.init(
+    { id: uuid(), teacherId: { type: DataTypes.UUID, allowNull: false }, given: { type: DataTypes.JSON, allowNull: false }, createdAt: now() },
+    { sequelize, tableName: 'ruler_checks', timestamps: false },
   )
 }

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { bandSampler } from '@lemmata/contract/testing'
 import type { ClassCalendar } from '@lemmata/core/classes'
+import sharp from 'sharp'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { ClassOperationRow, PracticeRow } from '../database/index.ts'
@@ -40,6 +41,17 @@ const joinAs = async (name: string, word = 'drizzle') => {
   return answer.body as { key: string; link: string }
 }
 const told = (more: object) => ({ id: randomUUID(), at: '2026-12-01T18:00:00.000Z', exercise, ...more })
+const photograph = () =>
+  sharp({ create: { width: 2000, height: 700, channels: 3, background: '#e9e0cc' } })
+    .withExif({ IFD0: { Copyright: 'where it was taken' } })
+    .jpeg()
+    .toBuffer()
+const sendPicture = async (key: string, body?: Buffer, exercise = 'e1') =>
+  request(server.app)
+    .post(`/api/learn/pictures?exercise=${exercise}`)
+    .set('authorization', `Bearer ${key}`)
+    .set('content-type', 'image/jpeg')
+    .send(body ?? (await photograph()))
 const del = (teacher: TestTeacher, path: string) => teacher.agent.delete(`/api${path}`).set('x-csrf-token', teacher.csrf)
 
 describe('joining', () => {
@@ -194,7 +206,7 @@ it('a device that has the week is sent only what is hers; all of it again once t
   expect(first_.sampler?.name).toBe(sampler.name)
   await ask(key, 'post', '/learn/events', { events: [told({ kind: 'can', can: true })] })
   const news = await week(first_.version)
-  expect(Object.keys(news).sort()).toEqual(['events', 'learner', 'version'])
+  expect(Object.keys(news).sort()).toEqual(['events', 'learner', 'pictures', 'version'])
   expect([news.version, news.events.length, news.learner.name]).toEqual([first_.version, 1, 'Dagny'])
   // Another one's version, or an old one, is none of hers.
   expect((await week('something else')).sampler?.name).toBe(sampler.name)
@@ -245,6 +257,14 @@ it('every route of a learner\u2019s, by who asks: nobody, another teacher, her t
     ['get', '/learn/everything'],
     ['post', '/learn/events', { events: [told({ kind: 'can', can: true })] }],
   ]
+  const picture = (await sendPicture(key)).body.id as string
+  for (const path of ['/learn/pictures?exercise=e1', `/learn/pictures/${picture}`]) {
+    const method = path.includes('?') ? 'post' : 'delete'
+    for (const asked of [null, ended.key, 'x'.repeat(32)]) expect([path, (await ask(asked, method, path)).status]).toEqual([path, 401])
+  }
+  // Not hers: another learner of the same class.
+  const other = await joinAs('Oda')
+  expect((await ask(other.key, 'delete', `/learn/pictures/${picture}`)).status).toBe(404)
   for (const [method, path, body] of hers) {
     const as = async (asked: string | null) => (await ask(asked, method, path, body)).status
     expect([path, await as(null), await as(ended.key), await as('x'.repeat(32)), await as(key)]).toEqual([path, 401, 401, 401, 200])
@@ -253,6 +273,7 @@ it('every route of a learner\u2019s, by who asks: nobody, another teacher, her t
   }
   const teachers: readonly (readonly ['get' | 'post' | 'delete', string])[] = [
     ['get', `/classes/${classId}/learning`],
+    ['get', `/classes/${classId}/pictures/${picture}`],
     ['post', `/classes/${classId}/join-code`],
     ['delete', `/classes/${classId}/join-code`],
     ['post', `/classes/${classId}/learners/${learner}/link`],
@@ -269,6 +290,65 @@ it('every route of a learner\u2019s, by who asks: nobody, another teacher, her t
     expect(await as(ada)).toBeLessThan(300)
   }
   code = (await post(ada, `/classes/${classId}/join-code`, {})).body.code as string
+})
+
+describe('a picture of her row', () => {
+  it('is made anew, seen by her and her teacher, and gone when she takes it back', async () => {
+    const { key } = await joinAs('Ragna')
+    const sent = await sendPicture(key)
+    expect(sent.status).toBe(201)
+    const id = sent.body.id as string
+    expect((await ask(key, 'get', '/learn/week')).body.pictures).toEqual([sent.body])
+    const listed = (await ada.agent.get(`/api/classes/${classId}/learning`)).body.pictures as { id: string; learner: string }[]
+    expect(listed.find((one) => one.id === id)?.learner).toMatch(/^l-/)
+    const seen = await ada.agent.get(`/api/classes/${classId}/pictures/${id}`)
+    expect([seen.status, seen.headers['content-type'], seen.headers['cache-control']]).toEqual([200, 'image/webp', 'no-store'])
+    const { format, width, exif } = await sharp(seen.body as Buffer).metadata()
+    expect([format, width, exif]).toEqual(['webp', 1500, undefined])
+    expect((await ask(key, 'get', '/learn/everything')).body.pictures).toHaveLength(1)
+    expect((await ask(key, 'delete', `/learn/pictures/${id}`)).status).toBe(204)
+    expect((await ada.agent.get(`/api/classes/${classId}/pictures/${id}`)).status).toBe(404)
+    expect((await ask(key, 'delete', `/learn/pictures/${id}`)).status).toBe(404)
+  })
+
+  it('is refused where it is none, too large, of nothing, or one too many', async () => {
+    const { key } = await joinAs('Signe')
+    const statusOf = async (body: Buffer, exercise?: string) => (await sendPicture(key, body, exercise)).status
+    expect(await statusOf(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'))).toBe(422)
+    expect(await statusOf(Buffer.alloc(2_200_000))).toBe(413)
+    expect((await ask(key, 'post', '/learn/pictures?exercise=e1', { no: 'picture' })).status).toBe(415)
+    expect(await statusOf(await photograph(), '')).toBe(422)
+    for (let index = 0; index < 12; index += 1) expect(await statusOf(await photograph())).toBe(201)
+    expect(await statusOf(await photograph())).toBe(422)
+  })
+})
+
+describe('rows held against a ruler', () => {
+  const check = { method: 1, kind: 'end-to-end', stitch: 'Back stitch', measuredMm: 2.55, rulerMm: 2.5 }
+
+  it('are their teacher\u2019s alone, and learners are told how measuring stands', async () => {
+    const { key } = await joinAs('Turid')
+    const standing = async () => (await ask(key, 'get', '/learn/week')).body.measuring as { state: string; rows: number }
+    expect(await standing()).toMatchObject({ state: 'trial', rows: 0 })
+    const ids: string[] = []
+    for (let index = 0; index < 12; index += 1) {
+      const kept = await post(ada, '/ruler-checks', check)
+      expect(kept.status).toBe(201)
+      ids.push(kept.body.id as string)
+    }
+    expect(await standing()).toMatchObject({ state: 'agrees', rows: 12 })
+    expect((await ben.agent.get('/api/ruler-checks')).body.checks).toEqual([])
+    expect((await del(ben, `/ruler-checks/${ids[0]}`)).status).toBe(404)
+    expect((await ask(null, 'get', '/ruler-checks')).status).toBe(401)
+    expect((await ask(key, 'get', '/ruler-checks')).status).toBe(401)
+    expect((await del(ada, `/ruler-checks/${ids[0]}`)).status).toBe(204)
+    expect(await standing()).toMatchObject({ state: 'trial', rows: 11 })
+    expect((await ada.agent.get('/api/ruler-checks')).body.checks).toHaveLength(11)
+  })
+
+  it.each([{ rulerMm: 0 }, { measuredMm: -2 }, { kind: 'knot' }, { stitch: '' }, { rulerMm: 'long' }])('with %j are refused', async (wrong) => {
+    expect((await post(ada, '/ruler-checks', { ...check, ...wrong })).status).toBe(422)
+  })
 })
 
 it('everything about her goes out as one file, and away: from the class, from what is told, and from the record of changes', async () => {

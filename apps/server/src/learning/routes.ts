@@ -1,12 +1,15 @@
-import { askWeek, joinClass, joinCode, markPractice, openLink as openLinkSchema, tellPractice } from '@lemmata/contract'
+import { askWeek, joinClass, joinCode, markPractice, openLink as openLinkSchema, rulerCheck, sentPictureOf, tellPractice } from '@lemmata/contract'
 import express, { type Request, Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { type LearnerPrincipal, principalOf } from '../access/index.ts'
 import { classDocumentOf, findClass } from '../classes/index.ts'
 import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
+import { HttpProblem } from '../http/problem.ts'
 import { learnerOf } from './keys.ts'
 import { keepMarked, keepTold } from './practice.ts'
+import { dropRulerCheck, keepRulerCheck, rulerChecksOf } from './ruler.ts'
+import { pictureOfClass, sendPicture, takeBack } from './sent-pictures.ts'
 import {
   classNamed,
   deleteLearner,
@@ -22,6 +25,9 @@ import {
   renewLink,
 } from './service.ts'
 import { weekOf } from './week.ts'
+
+/** A window laid flat, as a browser writes it: no photograph as it was taken. */
+const MOST_PICTURE = '2mb'
 
 export interface LearningSettings {
   /** Codes, links and words that were not right, from one address in five minutes. */
@@ -54,6 +60,16 @@ export function learnerRoutes(sequelize: Sequelize, { mostTries }: LearningSetti
   routes.post('/learn/events', async (request, response) => {
     const who = await learnerOf(request)
     response.json({ kept: await keepTold(who, parseBody(tellPractice, request.body).events) })
+  })
+  routes.post('/learn/pictures', express.raw({ type: 'image/*', limit: MOST_PICTURE }), async (request, response) => {
+    const who = await learnerOf(request)
+    const sent: unknown = request.body
+    if (!Buffer.isBuffer(sent) || sent.length === 0) throw new HttpProblem(415, 'picture.none', 'This is not a picture.')
+    response.status(201).json(await sendPicture(who, parseBody(sentPictureOf, request.query).exercise, sent))
+  })
+  routes.delete('/learn/pictures/:id', async (request, response) => {
+    await takeBack(await learnerOf(request), request.params.id)
+    response.status(204).end()
   })
   routes.get('/learn/everything', async (request, response) => {
     response.json(await exportLearner(await learnerOf(request)))
@@ -91,6 +107,21 @@ export function learningRoutes(sequelize: Sequelize): Router {
     const learners = new Set(classDocumentOf(row).learners.map((one) => one.id as string))
     if (!events.every((one) => learners.has(one.learner))) throw noSuchLearner()
     response.json({ kept: await keepMarked(row.id, events) })
+  })
+  routes.get('/classes/:id/pictures/:picture', async (request, response) => {
+    const row = await findClass(principalOf(request), request.params.id)
+    // She may take it back at any time: nobody keeps it on the way.
+    response.set({ 'content-type': 'image/webp', 'cache-control': 'no-store' }).send(await pictureOfClass(row.id, request.params.picture))
+  })
+  routes.get('/ruler-checks', async (request, response) => {
+    response.json({ checks: await rulerChecksOf(principalOf(request)) })
+  })
+  routes.post('/ruler-checks', async (request, response) => {
+    response.status(201).json(await keepRulerCheck(principalOf(request), parseBody(rulerCheck, request.body)))
+  })
+  routes.delete('/ruler-checks/:id', async (request, response) => {
+    await dropRulerCheck(principalOf(request), request.params.id)
+    response.status(204).end()
   })
   routes.get('/classes/:id/learners/:learner/everything', async (request, response) => {
     response.set('cache-control', 'no-store').json(await exportLearner(await learnerOfTeacher(request)))

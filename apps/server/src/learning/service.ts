@@ -7,11 +7,13 @@ import type { Sequelize } from 'sequelize'
 import type { LearnerPrincipal, Principal } from '../access/index.ts'
 import { hashPassword, passwordMatches } from '../accounts/index.ts'
 import { classDocumentOf, findClass, writeClass } from '../classes/index.ts'
-import { ClassRow, LinkRow, PracticeRow, SamplerRow } from '../database/index.ts'
+import { ClassRow, LinkRow, PracticeRow, SamplerRow, SentPictureRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { documentOf } from '../samplers/index.ts'
 import { giveKey, newCode, newSecret, notKnown } from './keys.ts'
 import { practiceOfClass, practiceOfLearner } from './practice.ts'
+import { standingOfTeacher } from './ruler.ts'
+import { picturesOfClass, picturesWithBytes } from './sent-pictures.ts'
 
 const noSuchCode = (): HttpProblem => new HttpProblem(404, 'learning.no-code', 'No class has this code. Look at it once more, or ask your teacher.')
 const wrongWord = (): HttpProblem =>
@@ -101,6 +103,8 @@ export async function learningOf(who: Principal, classId: string): Promise<Learn
     code: row.joinCode,
     links: links.map(({ learnerId, link, wordHash }) => ({ learner: learnerId, link, isOpened: wordHash !== null })),
     events: await practiceOfClass(row.id),
+    pictures: await picturesOfClass(row.id),
+    measuring: await standingOfTeacher(row.teacherId),
   }
 }
 
@@ -115,7 +119,7 @@ async function hers(who: LearnerPrincipal): Promise<{ readonly row: ClassRow; re
 /** Everything that is kept of her. */
 export async function exportLearner(who: LearnerPrincipal): Promise<unknown> {
   const { document, learner } = await hers(who)
-  return { format: 'lemmata-learner', version: 1, class: document.name, learner, events: await practiceOfLearner(who) }
+  return { format: 'lemmata-learner', version: 1, class: document.name, learner, events: await practiceOfLearner(who), pictures: await picturesWithBytes(who) }
 }
 
 /** Everything that is kept of her goes: from the class, from what is told, and from the record of its changes. */
@@ -123,6 +127,7 @@ export async function deleteLearner(sequelize: Sequelize, { classId, learnerId }
   const group = await ClassRow.findByPk(classId)
   if (!group) return
   await PracticeRow.destroy({ where: { classId, learnerId } })
+  await SentPictureRow.destroy({ where: { classId, learnerId } })
   await LinkRow.destroy({ where: { classId, learnerId } })
   await sequelize.transaction(async (transaction) => {
     const row = await findClass({ kind: 'teacher', id: group.teacherId }, classId, transaction)
@@ -156,6 +161,7 @@ export async function forgetEnded(today: string): Promise<number> {
     ).days.at(-1)?.on
     if (last === undefined || addDays(last, KEPT_DAYS) >= today) continue
     await PracticeRow.destroy({ where: { classId: row.id } })
+    await SentPictureRow.destroy({ where: { classId: row.id } })
     await LinkRow.destroy({ where: { classId: row.id } })
     ended += 1
   }

@@ -12,8 +12,10 @@ import { ClassRow, SamplerRow } from '../database/index.ts'
 import { documentOf } from '../samplers/index.ts'
 import { notKnown } from './keys.ts'
 import { practiceOfLearner } from './practice.ts'
+import { rulerState, standingOfTeacher } from './ruler.ts'
+import { picturesOfLearner } from './sent-pictures.ts'
 
-interface Shown extends Pick<WeekAnswer, 'version' | 'className' | 'today' | 'sampler' | 'lessons' | 'said'> {
+interface Shown extends Pick<WeekAnswer, 'version' | 'className' | 'today' | 'sampler' | 'lessons' | 'said' | 'measuring'> {
   readonly document: ClassDocument
 }
 
@@ -26,16 +28,21 @@ export async function weekOf(who: LearnerPrincipal, known: string | undefined): 
   const { document, ...week } = await shownTo(who.classId)
   const learner = document.learners.find((one) => one.id === who.learnerId)
   if (!learner) throw notKnown()
-  const own = { learner, events: await practiceOfLearner(who) }
+  const [events, pictures] = await Promise.all([practiceOfLearner(who), picturesOfLearner(who)])
+  const own = { learner, events, pictures }
   return known === week.version ? { version: week.version, ...own } : { ...week, ...own }
 }
 
 async function shownTo(classId: string): Promise<Shown> {
-  const row = await ClassRow.findByPk(classId, { attributes: ['id', 'revision', 'samplerId'] })
-  const held = row && (await SamplerRow.findOne({ where: { id: row.samplerId, deletedAt: null }, attributes: ['id', 'revision'] }))
-  if (!row || !held) throw notKnown()
+  const row = await ClassRow.findByPk(classId, { attributes: ['id', 'revision', 'samplerId', 'teacherId'] })
+  if (!row) throw notKnown()
+  const [held, ruled] = await Promise.all([
+    SamplerRow.findOne({ where: { id: row.samplerId, deletedAt: null }, attributes: ['id', 'revision'] }),
+    rulerState(row.teacherId),
+  ])
+  if (!held) throw notKnown()
   const before = shown.get(classId)
-  if (before && before.version === versionOf(row, held, dayIn(before.document.calendar?.zone))) {
+  if (before && before.version === versionOf(row, held, dayIn(before.document.calendar?.zone), ruled)) {
     // Asked for last it goes last.
     shown.delete(classId)
     shown.set(classId, before)
@@ -50,14 +57,15 @@ async function shownTo(classId: string): Promise<Shown> {
   return now
 }
 
-/** It changes with the class, with the sampler, and with the day. */
-const versionOf = (row: Pick<ClassRow, 'id' | 'revision'>, held: Pick<SamplerRow, 'revision'>, today: string): string =>
-  `${row.id} ${row.revision} ${held.revision} ${today}`
+/** It changes with the class, with the sampler, with the day, and with what her teacher has held against a ruler. */
+const versionOf = (row: Pick<ClassRow, 'id' | 'revision'>, held: Pick<SamplerRow, 'revision'>, today: string, ruled: string): string =>
+  `${row.id} ${row.revision} ${held.revision} ${today} ${ruled}`
 
 async function workOut(classId: string): Promise<Shown> {
   const row = await ClassRow.findByPk(classId)
   const held = row && (await SamplerRow.findOne({ where: { id: row.samplerId, deletedAt: null } }))
   if (!row || !held) throw notKnown()
+  const [ruled, measuring] = await Promise.all([rulerState(row.teacherId), standingOfTeacher(row.teacherId)])
   const document = classDocumentOf(row)
   const sampler = documentOf(held)
   const today = dayIn(document.calendar?.zone)
@@ -75,13 +83,14 @@ async function workOut(classId: string): Promise<Shown> {
   })
   const seen = new Set(lessons.filter((one) => one.seenFrom === null).map((one) => one.id as string))
   return {
-    version: versionOf(row, held, today),
+    version: versionOf(row, held, today, ruled),
     document,
     className: document.name,
     today,
     sampler: seenOf(sampler, taught, seen),
     lessons,
     said: saidIn(document, seen),
+    measuring,
   }
 }
 

@@ -1,22 +1,16 @@
-/**
- * Pictures are decoded and written anew: what a file carries besides its pixels (where it was taken, what hides behind it) does
- * not come in, and nothing of it is ever executed.
- */
+/** Pictures that are drawn over. */
 import type { PictureAnswer } from '@lemmata/contract'
-import sharp from 'sharp'
 import { type Principal, reach } from '../access/index.ts'
 import { PictureRow, SamplerRow, VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
+import { madeAnew } from './made-anew.ts'
 
 /** A drawing that fills a wide screen; more cannot be seen under thread. */
 const LONGEST_PX = 1800
-/** A picture that decodes to more would fill the memory. */
-const MOST_PIXELS = 60_000_000
 const MOST_PICTURES = 60
-const QUALITY = 82
 
 export async function keepPicture(who: Principal, sent: Buffer): Promise<PictureAnswer> {
-  const made = await madeAnew(sent)
+  const made = await madeAnew(sent, LONGEST_PX)
   const own = reach(who, 'pictures')
   await makeRoom(own.teacherId)
   const row = await PictureRow.create({ ...own, width: made.info.width, height: made.info.height, bytes: made.data })
@@ -44,24 +38,4 @@ export async function readPicture(who: Principal, id: string): Promise<PictureRo
 
 export async function dropPicture(who: Principal, id: string): Promise<void> {
   await (await readPicture(who, id)).destroy()
-}
-
-/** Formats that are pixels alone: vector formats would run through other programs. */
-const PIXELS = ['jpeg', 'png', 'webp'] as const
-
-async function madeAnew(sent: Buffer) {
-  const open = () => sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 })
-  try {
-    const { format } = await open().metadata()
-    if (!PIXELS.some((one) => one === format)) throw new Error(`format ${String(format)}`)
-    return await open()
-      .rotate()
-      .resize(LONGEST_PX, LONGEST_PX, { fit: 'inside', withoutEnlargement: true })
-      .flatten({ background: '#ffffff' })
-      .webp({ quality: QUALITY })
-      .timeout({ seconds: 20 })
-      .toBuffer({ resolveWithObject: true })
-  } catch {
-    throw new HttpProblem(422, 'picture.unreadable', 'This picture cannot be read, or is too large. Send a JPEG, PNG or WebP file of at most 60 megapixels.')
-  }
 }

@@ -7,6 +7,8 @@ import type {
   LearningAnswer,
   MarkedEvent,
   PictureAnswer,
+  RulerCheckGiven,
+  RulerCheckKept,
   SamplerAnswer,
   SamplerSummary,
   SentOperation,
@@ -107,6 +109,9 @@ export const api = {
   learning: (classId: string) => call<LearningAnswer>('GET', `/classes/${classId}/learning`),
   markPractice: (classId: string, events: readonly MarkedEvent[]) =>
     call<{ readonly kept: readonly string[] }>('POST', `/classes/${classId}/practice`, { events }),
+  rulerChecks: () => call<{ readonly checks: readonly RulerCheckKept[] }>('GET', '/ruler-checks'),
+  keepRulerCheck: (given: RulerCheckGiven) => call<RulerCheckKept>('POST', '/ruler-checks', given),
+  dropRulerCheck: (id: string) => call<void>('DELETE', `/ruler-checks/${id}`),
   renewJoinCode: (classId: string) => call<{ readonly code: string }>('POST', `/classes/${classId}/join-code`, {}),
   endJoinCode: (classId: string) => call<void>('DELETE', `/classes/${classId}/join-code`),
   renewLink: (classId: string, learner: string) => call<{ readonly link: string }>('POST', `/classes/${classId}/learners/${learner}/link`, {}),

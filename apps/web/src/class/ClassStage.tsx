@@ -19,11 +19,14 @@ import { nextForTeacher } from './class-words.ts'
 import { JoinDialog } from './JoinDialog.tsx'
 import { LearnerCard } from './LearnerCard.tsx'
 import { NotesView } from './NotesView.tsx'
+import { PicturesDialog } from './PicturesDialog.tsx'
 import { PracticeGrid } from './PracticeGrid.tsx'
 import { TakeOver } from './TakeOver.tsx'
 import { useLearning } from './use-learning.ts'
 
 // Charts are much to load, and not what the class is opened for.
+// Measuring too.
+const RulerDialog = lazy(() => import('./RulerDialog.tsx').then((one) => ({ default: one.RulerDialog })))
 const MinutesChart = lazy(() => import('./MinutesChart.tsx').then((one) => ({ default: one.MinutesChart })))
 
 type View = 'practice' | 'came' | 'time' | 'notes'
@@ -39,6 +42,8 @@ export function ClassStage() {
   const [held, setHeld] = useState<{ readonly learner: string; readonly exercise: string } | null>(null)
   const [joining, setJoining] = useState(false)
   const [naming, setNaming] = useState(false)
+  const [isRuling, setRuling] = useState(false)
+  const [isComparing, setComparing] = useState(false)
   const calendar = group.open?.document.calendar
   const dates = calendar ? courseOnDates(sampler, calendar, course).laid : null
   const today = dayjs().format('YYYY-MM-DD')
@@ -60,6 +65,7 @@ export function ClassStage() {
     })),
   )
   const events = learning.learning?.events ?? []
+  const pictures = learning.learning?.pictures ?? []
   const learners = (group.open?.document.learners ?? []).map((learner) => {
     const practice = practiceOf(events, learner.id)
     const next = whatNext(practice, lessons, today, planned)
@@ -116,6 +122,7 @@ export function ClassStage() {
               : 'Nobody is stuck.'}
         </span>
         <span className="toolbar-end">
+          {pictures.length > 0 && <Button onClick={() => setComparing(true)}>{counted(pictures.length, 'picture')} sent</Button>}
           <Button onClick={() => setNaming(true)}>Add learners</Button>
           <Button type="primary" onClick={() => void group.ensure().then((is) => is && setJoining(true))}>
             Let learners join
@@ -157,7 +164,10 @@ export function ClassStage() {
           {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
               Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. A share is how much lengths vary in her
-              last photographed row. Nobody is compared with anybody else.
+              last photographed row. Nobody is compared with anybody else.{' '}
+              <Button type="link" size="small" onClick={() => setRuling(true)}>
+                Hold what phones measure against a ruler
+              </Button>
             </p>
           )}
         </div>
@@ -191,6 +201,14 @@ export function ClassStage() {
         )}
       </div>
       {joining && group.open && <JoinDialog classId={group.open.id} learning={learning} onClose={() => setJoining(false)} />}
+      {isComparing && group.open && (
+        <PicturesDialog classId={group.open.id} pictures={pictures} learners={learners} exerciseName={names.exercise} onClose={() => setComparing(false)} />
+      )}
+      {isRuling && (
+        <Suspense fallback={null}>
+          <RulerDialog sampler={sampler} onClose={() => setRuling(false)} />
+        </Suspense>
+      )}
       {naming && <NamesDialog group={group} onClose={() => setNaming(false)} />}
     </div>
   )

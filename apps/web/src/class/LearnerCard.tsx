@@ -10,6 +10,7 @@ import type { ReactNode } from 'react'
 import { api } from '../api/client.ts'
 import { downloadText } from '../stitches/download.ts'
 import { STATE_WORDS } from './class-words.ts'
+import { SentPicture } from './SentPicture.tsx'
 import type { LearningInPage } from './use-learning.ts'
 
 interface Props {
@@ -29,6 +30,7 @@ interface Props {
 export function LearnerCard({ classId, learner, exercise, practice, next, planned, units, chart, learning, onClose }: Props) {
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
+  const sent = (learning.learning?.pictures ?? []).filter((picture) => picture.learner === learner.id && picture.exercise === exercise.id)
   const mark = learning.mark
   // Asked on her phone where the needle goes next; in the first box is what she has not known twice on its day.
   const known = rememberedOf(learning.learning?.events ?? [], learner.id, addDays)
@@ -85,10 +87,13 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
           {one.state === 'stuck' && <Button onClick={() => mark({ kind: 'stuck', ...of, stuck: false, step: null })}>Helped</Button>}
         </p>
       </div>
-      {one.rows.length > 0 && (
+      {(one.rows.length > 0 || sent.length > 0) && (
         <div className="card-part">
           <h3>Rows photographed</h3>
-          <Rows rows={one.rows} units={units} />
+          {sent.map((picture) => (
+            <SentPicture key={picture.id} classId={classId} id={picture.id} label={`Her row of ${exercise.name}`} />
+          ))}
+          {one.rows.length > 0 && <Rows rows={one.rows} units={units} isRuled={learning.learning?.measuring.state === 'agrees'} />}
         </div>
       )}
       <div className="card-part">
@@ -101,7 +106,7 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
 }
 
 /** Her rows of it, the oldest first, against the plan and what a row worked well has; and the one thing to change in the last. */
-function Rows({ rows, units }: { readonly rows: readonly RowSummary[]; readonly units: LengthUnit }) {
+function Rows({ rows, units, isRuled }: { readonly rows: readonly RowSummary[]; readonly units: LengthUnit; readonly isRuled: boolean }) {
   const length = (mm: number): string => formatStitchLength(mm, units)
   const last = rows.at(-1)
   return (
@@ -114,7 +119,9 @@ function Rows({ rows, units }: { readonly rows: readonly RowSummary[]; readonly 
         ))}
       </ol>
       {last && <p className="class-advice">{ROW_WORDS.en.advice(advise(last, rows.slice(0, -1)), length)}</p>}
-      <p className="quiet">How much lengths vary, measured by her phone, on trial: 10 to 15 % is a row worked well.</p>
+      <p className="quiet">
+        How much lengths vary, measured by her phone, {isRuled ? 'which your ruler agrees with' : 'on trial'}: 10 to 15 % is a row worked well.
+      </p>
     </>
   )
 }

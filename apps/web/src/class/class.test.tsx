@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 /** The class as its teacher sees it: by cell and by key, what is marked, who joins, and what is refused. */
+import { UNRULED } from '@lemmata/core/photo'
 import type { LearningAnswer, MarkedEvent } from '@lemmata/contract'
 import { bandSampler } from '@lemmata/contract/testing'
 import { type ClassDocument, newClass } from '@lemmata/core/classes'
@@ -30,9 +31,15 @@ const group: ClassDocument = {
 }
 const event = (id: string, more: object) => ({ id, at: '2020-01-03T18:00:00.000Z', learner: 'p1', by: 'learner', exercise: rain, ...more }) as PracticeEvent
 
-const server = { learning: { code: null, links: [], events: [] } as LearningAnswer, refuses: false, asked: [] as string[] }
+const server = { learning: { code: null, links: [], events: [], pictures: [], measuring: UNRULED } as LearningAnswer, refuses: false, asked: [] as string[] }
 beforeEach(() => {
-  server.learning = { code: null, links: [], events: [event('a', { kind: 'minutes', minutes: 12 }), event('b', { kind: 'stuck', stuck: true, step: 4 })] }
+  server.learning = {
+    code: null,
+    links: [],
+    pictures: [],
+    measuring: UNRULED,
+    events: [event('a', { kind: 'minutes', minutes: 12 }), event('b', { kind: 'stuck', stuck: true, step: 4 })],
+  }
   server.refuses = false
   server.asked = []
   vi.stubGlobal('fetch', (path: string, { method, body }: RequestInit) => {

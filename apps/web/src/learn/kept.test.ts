@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 /** What a learner's device keeps: nothing is lost that was told, and nothing counts twice. */
+import { UNRULED } from '@lemmata/core/photo'
 import type { ToldEvent, WeekAnswer } from '@lemmata/contract'
 import { bandSampler } from '@lemmata/contract/testing'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -14,6 +15,8 @@ const week: WeekAnswer = {
     lessons: [],
     events: [],
     said: [],
+    pictures: [],
+    measuring: UNRULED,
     version: 'v1',
   },
 }

@@ -3,6 +3,7 @@
  * that is closed, or a battery that is empty, loses nothing; sent until it is acknowledged, and kept once by whoever gets it twice.
  */
 import type { ToldEvent, WeekAnswer } from '@lemmata/contract'
+import { UNRULED } from '@lemmata/core/photo'
 import { practiceOf, type LearnerPractice, type PracticeEvent } from '@lemmata/core/practice'
 
 export interface Kept {
@@ -18,7 +19,7 @@ export interface Kept {
 const NAME = 'lemmata-learn'
 export const NOTHING: Kept = { key: null, link: null, week: null, unsent: [], timed: null, large: false }
 
-const WEEK_BEFORE: Pick<WeekAnswer, 'said' | 'version'> = { said: [], version: '' }
+const WEEK_BEFORE: Pick<WeekAnswer, 'said' | 'version' | 'pictures' | 'measuring'> = { said: [], version: '', pictures: [], measuring: UNRULED }
 
 export function readKept(): Kept {
   try {

@@ -4,7 +4,7 @@ export const laterPages = {
   photo: () => import('./photo/PhotoPage.tsx'),
   // Its worker too: begun once, so that all it needs is kept on the device.
   photoWorker: async () => {
-    const { startPhotoWorker } = await import('./photo/use-photo.ts')
+    const { startPhotoWorker } = await import('../photo/index.ts')
     const worker = startPhotoWorker()
     setTimeout(() => worker.terminate(), 30_000)
   },

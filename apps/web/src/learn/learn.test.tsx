@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 /** A learner's page without a browser: joining, her week, a piece of work told of; without a connection, and when she is known no more. */
+import { UNRULED } from '@lemmata/core/photo'
 import '../testing/furnish.ts'
 import type { ToldEvent, WeekAnswer } from '@lemmata/contract'
 import { bandSampler } from '@lemmata/contract/testing'
@@ -26,6 +27,8 @@ const week = (events: WeekAnswer['events'] = []): WeekAnswer => ({
     sampler: language === 'en' ? sampler : { ...sampler, brief: { ...sampler.brief, language } },
     events,
     said: SAID,
+    pictures: [],
+    measuring: UNRULED,
   },
   lessons: sampler.lessons.map(({ id, title }, index) => ({
     ...{ id, title, number: index + 1, on: [`2026-1${index < 1 ? 1 : 2}-2${index}`], seenFrom: index > 3 ? '2027-01-01' : null },

@@ -1,5 +1,5 @@
 /** What her device asks of the server. Her key goes with it; no cookie does. */
-import type { ErrorAnswer, JoinedAnswer, LinkAnswer, ToldEvent, WeekAnswer, WeekNews } from '@lemmata/contract'
+import type { ErrorAnswer, JoinedAnswer, LinkAnswer, SentPicture, ToldEvent, WeekAnswer, WeekNews } from '@lemmata/contract'
 
 /** The server answered, and not with what was asked for. */
 export class Refused extends Error {
@@ -18,14 +18,21 @@ export class NoConnection extends Error {
   }
 }
 
-async function ask<T>(method: string, path: string, { key = null, body }: { readonly key?: string | null; readonly body?: unknown } = {}): Promise<T> {
+interface Asked {
+  readonly key?: string | null
+  /** A picture goes as it is, everything else as JSON. */
+  readonly body?: unknown
+}
+
+async function ask<T>(method: string, path: string, { key = null, body }: Asked = {}): Promise<T> {
+  const sent = body === undefined ? null : body instanceof Blob ? { type: body.type, body } : { type: 'application/json', body: JSON.stringify(body) }
   let answer: Response
   try {
     answer = await fetch(`/api/learn${path}`, {
       method,
       credentials: 'omit',
-      headers: { ...(key === null ? {} : { authorization: `Bearer ${key}` }), ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      headers: { ...(key === null ? {} : { authorization: `Bearer ${key}` }), ...(sent ? { 'content-type': sent.type } : {}) },
+      ...(sent ? { body: sent.body } : {}),
     })
   } catch {
     throw new NoConnection()
@@ -50,6 +57,9 @@ export const talk = {
       (answer): WeekAnswer => ('sampler' in answer || !known ? (answer as WeekAnswer) : { ...known, ...answer }),
     ),
   tell: (key: string, events: readonly ToldEvent[]) => ask<{ readonly kept: readonly string[] }>('POST', '/events', { key, body: { events } }),
+  sendPicture: (key: string, exercise: string, picture: Blob) =>
+    ask<SentPicture>('POST', `/pictures?exercise=${encodeURIComponent(exercise)}`, { key, body: picture }),
+  takeBack: (key: string, id: string) => ask<void>('DELETE', `/pictures/${id}`, { key }),
   everything: (key: string) => ask<unknown>('GET', '/everything', { key }),
   forget: (key: string) => ask<void>('DELETE', '/everything', { key }),
 }

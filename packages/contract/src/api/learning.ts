@@ -1,11 +1,13 @@
 /** How learners join, come back and tell what they did, and how their teacher reads it: what goes over the wire. */
 import type { LessonId } from '@lemmata/core/base'
 import type { Learner } from '@lemmata/core/classes'
-import type { RowSummary } from '@lemmata/core/photo'
+import type { RowSummary, Standing } from '@lemmata/core/photo'
 import type { PracticeEvent } from '@lemmata/core/practice'
 import type { Sampler } from '@lemmata/core/sampler'
 import { z } from 'zod'
 import { id, shortText } from '../documents/primitives.ts'
+import type { SentPicture } from './measuring.ts'
+import { rowKind } from './row-kind.ts'
 
 /** Said aloud and typed on a phone: no letter that is taken for a figure. */
 export const CODE_LETTERS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
@@ -32,7 +34,7 @@ const step = z.number().int().min(1).max(999).nullable()
 const mmOf = z.number().min(0).max(200)
 const photographedRow = z.object({
   ...{ method: z.number().int().min(1).max(999), isCounted: z.boolean(), isPutRight: z.boolean() },
-  kind: z.enum(['apart', 'end-to-end', 'beside-the-last', 'looped', 'crossed', 'side-by-side']),
+  kind: rowKind,
   ...{ count: z.number().int().min(1).max(999), lengthMm: mmOf, spreadMm: mmOf, plannedMm: mmOf.min(0.05), firstMm: mmOf, lastMm: mmOf },
   ...{ gapMm: z.number().min(-50).max(200).nullable(), plannedGapMm: mmOf.nullable(), driftMm: mmOf.nullable() },
   ...{ leanDeg: z.number().min(-90).max(90).nullable(), widestGapMm: mmOf.nullable() },
@@ -103,6 +105,8 @@ export interface WeekNews {
   readonly version: string
   readonly learner: Learner
   readonly events: readonly PracticeEvent[]
+  /** Pictures of hers that her teacher can see. */
+  readonly pictures: readonly SentPicture[]
 }
 
 /** All that her page shows, and nothing of anybody else. */
@@ -114,10 +118,14 @@ export interface WeekAnswer extends WeekNews {
   readonly sampler: Sampler
   readonly lessons: readonly LessonSeen[]
   readonly said: readonly SaidToClass[]
+  /** How what a photograph measures stands against her teacher's ruler. */
+  readonly measuring: Standing
 }
 
 export interface LearningAnswer {
   readonly code: string | null
   readonly links: readonly { readonly learner: string; readonly link: string; readonly isOpened: boolean }[]
   readonly events: readonly PracticeEvent[]
+  readonly pictures: readonly (SentPicture & { readonly learner: string })[]
+  readonly measuring: Standing
 }

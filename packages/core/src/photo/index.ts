@@ -1,5 +1,16 @@
 /** A practice row measured in a photograph, by the printed card that lies round it; and the one thing to change. */
 export { type Advice, advise, GOOD } from './advise.ts'
+export {
+  type AlongRuler,
+  alongRuler,
+  heldAgainstRuler,
+  RULED_ENOUGH,
+  type RulerCheck,
+  rulerMean,
+  type Standing,
+  standingOf,
+  UNRULED,
+} from './against-ruler.ts'
 export { CARD_MM, DOT_MM, DOTS, LONGEST_ROW_MM, TARGET_MM, TARGETS, WINDOW } from './card.ts'
 export { drawCard } from './draw-card.ts'
 export type { PictureQuality, Refusal, RowFigures, Verdict } from './judge.ts'

@@ -49,8 +49,8 @@ const ROW = { onRow: 0.78, shortest: 0.8, longest: 1.2, fewest: 0.75, most: 1.3,
 const APART = 0.22
 const COVERED = 0.85
 /** In widths of the thread, across the row: one thread with its twist and shadow; two beside one another; a loop. */
-const LINE = { most: 2.1 }
-const TWO = { least: 1.25, most: 3.1 }
+const LINE = { most: 2.1, surely: 1.6 }
+const TWO = { least: 1.25, most: 3.1, surely: 1.5 }
 const OPEN = 2.6
 /** How much places must stand out, and by how much their number must be better than another. */
 const PATTERN: Readonly<Record<RowKind, number>> = { apart: 0, 'end-to-end': 0.9, 'beside-the-last': 1.8, looped: 2.4, crossed: 2, 'side-by-side': 1.7 }
@@ -76,7 +76,10 @@ export function judgeRow(plan: RowPlan, told: Told, ribbon: Ribbon | null, readi
   if (told.colourApart < COLOUR.apart || told.told < COLOUR.told) return refused('alike')
   if (!ribbon || ribbon.onRow < ROW.onRow) return refused('no-row')
   if (!reading || !isThisRow(ribbon, reading, plan)) return refused('not-this-row')
-  return { state: reading.margin < MARGIN[plan.kind] ? 'whole' : 'measured', figures: figuresOf(reading), stitches: reading.stitches, quality }
+  const isCounted = reading.margin >= MARGIN[plan.kind]
+  // Where single stitches do not tell it, how wide the row is has to: a line of back stitch and one of stem are much alike.
+  if (!isCounted && !isSurelyAsWide(ribbon, plan)) return refused('not-this-row')
+  return { state: isCounted ? 'measured' : 'whole', figures: figuresOf(reading), stitches: reading.stitches, quality }
 }
 
 function isThisRow(ribbon: Ribbon, reading: RowReading, plan: RowPlan): boolean {
@@ -102,6 +105,9 @@ function liesLike({ covered, tallMm, startMm, endMm }: Ribbon, { lengthsMm }: Ro
       return covered > COVERED && tallMm > 0.7 * acrossMm && tallMm < 1.3 * acrossMm + 2 * threadMm
   }
 }
+
+const isSurelyAsWide = ({ tallMm }: Ribbon, { kind, threadMm }: RowPlan): boolean =>
+  (kind !== 'end-to-end' || tallMm < LINE.surely * threadMm) && (kind !== 'beside-the-last' || tallMm > TWO.surely * threadMm)
 
 /** Mean and root of the mean square about it, mm. */
 export function meanAndSpread(lengthsMm: readonly number[]): Pick<RowFigures, 'lengthMm' | 'spreadMm'> {

@@ -6,14 +6,14 @@ import { advise, canPutRight, type PracticeRow, practiceRow, ROW_WORDS, type Row
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { formatStitchLength } from '@lemmata/core/units'
 import { useMemo, useRef, useState } from 'react'
+import { usePhoto, WindowSeen } from '../../photo/index.ts'
 import { practiceIn } from '../kept.ts'
 import type { KeptInPage } from '../use-kept.ts'
 import { useLanguage, useWords } from '../words/index.ts'
 import { Before } from './Before.tsx'
 import { nearestStitch } from './nearest-stitch.ts'
 import { PutRight } from './PutRight.tsx'
-import { usePhoto } from './use-photo.ts'
-import { WindowSeen } from './WindowSeen.tsx'
+import { SendPicture, SentPictures } from './SendPicture.tsx'
 
 interface Props {
   readonly page: KeptInPage
@@ -57,7 +57,10 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   const [chosen, setChosen] = useState<number | null>(null)
   const [isPuttingRight, setPuttingRight] = useState(false)
   const example = useRef(0)
+  // Of each picture looked at.
+  const [turn, setTurn] = useState(0)
   const began = (): void => {
+    setTurn(turn + 1)
     setKept(false)
     setChosen(null)
     setPuttingRight(false)
@@ -84,6 +87,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
       )}
       {state.at === 'seen' && state.looked.window && (
         <WindowSeen
+          names={words}
           window={state.looked.window}
           stitches={measured?.stitches ?? []}
           chosen={chosen}
@@ -116,7 +120,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
               })}{' '}
               {!summary.isCounted && told.uncertain(summary.count)}
             </p>
-            <p className="quiet">{words.trial}</p>
+            <p className="quiet">{words.standing(week.measuring)}</p>
           </>
         )}
       </div>
@@ -136,6 +140,10 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
           onBack={measured.isPutRight ? photo.back : null}
         />
       )}
+      {state.at === 'seen' && state.looked.window && !state.isExample && measured && (
+        <SendPicture key={turn} page={page} exercise={exercise} window={state.looked.window} />
+      )}
+      <SentPictures page={page} sent={week.pictures.filter((one) => one.exercise === exercise)} />
       {rows.length > 0 && state.at !== 'looking' && <Rows rows={rows} length={length} />}
       <footer className="learn-foot">
         {state.at === 'looking' ? (
@@ -166,8 +174,8 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
             {!isPuttingRight && (
               <>
                 <div className="learn-turn photo-take">
-                  <FileButton label={words.take} isCamera onFile={file} />
-                  <FileButton label={words.choose} isCamera={false} onFile={file} />
+                  <FileButton label={words.take} isCamera isMain={!summary || isKept} onFile={file} />
+                  <FileButton label={words.choose} onFile={file} />
                 </div>
                 <button
                   type="button"
@@ -189,9 +197,16 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   )
 }
 
-function FileButton({ label, isCamera, onFile }: { readonly label: string; readonly isCamera: boolean; readonly onFile: (file: File | undefined) => void }) {
+interface FileButtonProps {
+  readonly label: string
+  readonly isCamera?: boolean
+  readonly isMain?: boolean
+  readonly onFile: (file: File | undefined) => void
+}
+
+function FileButton({ label, isCamera = false, isMain = false, onFile }: FileButtonProps) {
   return (
-    <label className={isCamera ? 'photo-file learn-main' : 'photo-file'}>
+    <label className={isMain ? 'photo-file learn-main' : 'photo-file'}>
       {label}
       <input
         type="file"

@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 /** The trainer without a browser: what is asked, answered right and wrong, told once each, asked again, and over. */
+import { UNRULED } from '@lemmata/core/photo'
 import '../../testing/furnish.ts'
 import type { WeekAnswer } from '@lemmata/contract'
 import { bandSampler } from '@lemmata/contract/testing'
@@ -19,6 +20,8 @@ const week: WeekAnswer = {
     sampler,
     events: [],
     said: [],
+    pictures: [],
+    measuring: UNRULED,
     version: 'v1',
   },
   lessons: sampler.lessons.map(({ id, title }, index) => ({ id, title, number: index + 1, on: [index < 3 ? '2026-11-26' : '2026-12-10'], seenFrom: null })),

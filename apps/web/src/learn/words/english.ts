@@ -1,4 +1,5 @@
 /** What a learner's page says, in English. Another language is another table of the same. */
+import type { Standing } from '@lemmata/core/photo'
 import type { WhatNext } from '@lemmata/core/practice'
 import { listInWords } from '@lemmata/core/units'
 
@@ -96,7 +97,7 @@ export const ENGLISH = {
       `Lay the printed card (${card} wide) on the cloth round it, so that it touches the cloth everywhere.`,
       'By a window, without flash, hold the phone flat above it, a hand and a half away. The card fills the picture.',
     ],
-    stays: 'The picture stays on this device. Only figures are kept, and only when you say so.',
+    stays: 'The picture stays on this device unless you send it. Only figures are kept, and only when you say so.',
     take: 'Take a picture',
     choose: 'Choose one',
     example: 'See it with a drawn example',
@@ -124,7 +125,20 @@ export const ENGLISH = {
     none: 'This is no stitch',
     asMeasured: 'As it was measured',
     window: 'The window of the card, laid flat, with each stitch marked',
-    trial: 'On trial: checked on drawn pictures so far, not yet against a ruler on cloth.',
+    standing: ({ state, rows, offBy }: Standing) =>
+      state === 'agrees'
+        ? `Your teacher has held ${rows} rows against a ruler: ${(100 * offBy).toFixed(1)} % off on average.`
+        : state === 'differs'
+          ? `On trial: against a ruler it was ${(100 * offBy).toFixed(1)} % off on average. Lay one beside your row too.`
+          : 'On trial: checked on drawn pictures so far, not yet enough against a ruler on cloth.',
+    sendIt: 'Send this picture to my teacher',
+    dayAndTime: 'D MMMM, HH:mm',
+    isGoing: 'Sending …',
+    isSent: 'Sent ✓',
+    whoSees: 'Only your teacher sees it, only what is in the card\u2019s window, until you take it back.',
+    notSent: 'It could not be sent. Try again.',
+    sent: (count: number) => (count === 1 ? 'One picture is with your teacher' : `${count} pictures are with your teacher`),
+    takeBack: 'Take it back',
     keep: 'Keep this row',
     kept: 'Kept ✓',
     rows: (count: number) => `Your rows so far (${count})`,

@@ -90,7 +90,7 @@ export const GERMAN: LearnWords = {
       `Leg die gedruckte Karte (${card} breit) um sie auf den Stoff, so dass sie überall aufliegt.`,
       'Am Fenster, ohne Blitz, hältst du das Telefon flach darüber, eineinhalb Handbreit entfernt. Die Karte füllt das Bild.',
     ],
-    stays: 'Das Bild bleibt auf diesem Gerät. Behalten werden nur Zahlen, und nur wenn du es sagst.',
+    stays: 'Das Bild bleibt auf diesem Gerät, wenn du es nicht schickst. Behalten werden nur Zahlen, und nur wenn du es sagst.',
     take: 'Foto machen',
     choose: 'Bild wählen',
     example: 'Mit einem gezeichneten Beispiel ansehen',
@@ -118,7 +118,20 @@ export const GERMAN: LearnWords = {
     none: 'Das ist kein Stich',
     asMeasured: 'Wie es gemessen war',
     window: 'Das Fenster der Karte, flach gelegt, jeder Stich bezeichnet',
-    trial: 'Auf Probe: bisher an gezeichneten Bildern geprüft, noch nicht mit dem Lineal am Stoff.',
+    standing: ({ state, rows, offBy }) =>
+      state === 'agrees'
+        ? `Deine Lehrerin hat ${rows} Reihen mit dem Lineal verglichen: im Mittel ${(100 * offBy).toFixed(1).replace('.', ',')} % daneben.`
+        : state === 'differs'
+          ? `Auf Probe: mit dem Lineal verglichen war es im Mittel ${(100 * offBy).toFixed(1).replace('.', ',')} % daneben. Leg auch eines an deine Reihe.`
+          : 'Auf Probe: bisher an gezeichneten Bildern geprüft, noch nicht genug mit dem Lineal am Stoff.',
+    sendIt: 'Dieses Bild meiner Lehrerin schicken',
+    dayAndTime: 'D. MMMM, HH:mm',
+    isGoing: 'Es wird geschickt …',
+    isSent: 'Geschickt ✓',
+    whoSees: 'Nur deine Lehrerin sieht es, nur was im Fenster der Karte liegt, bis du es zurücknimmst.',
+    notSent: 'Es ließ sich nicht schicken. Versuch es noch einmal.',
+    sent: (count) => (count === 1 ? 'Ein Bild ist bei deiner Lehrerin' : `${count} Bilder sind bei deiner Lehrerin`),
+    takeBack: 'Zurücknehmen',
     keep: 'Diese Reihe behalten',
     kept: 'Behalten ✓',
     rows: (count) => `Deine Reihen bisher (${count})`,

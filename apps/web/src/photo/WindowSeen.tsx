@@ -2,9 +2,11 @@
 import type { Point } from '@lemmata/core/geometry'
 import { type ReadStitches, WINDOW } from '@lemmata/core/photo'
 import { type KeyboardEvent, type MouseEvent, useEffect, useRef, useState } from 'react'
-import { useWords } from '../words/index.ts'
+import './photo.css'
 
 interface Props {
+  /** Of the strip that is drawn along, and of the picture in it. */
+  readonly names: { readonly strip: string; readonly window: string }
   readonly window: ImageBitmap
   readonly stitches: ReadStitches
   /** Marked apart from the others; null where none is. */
@@ -18,8 +20,7 @@ const [BEFORE_MM, KEY_MM] = [5, 0.5]
 const [WIDE, TALL] = [WINDOW.right - WINDOW.left, WINDOW.bottom - WINDOW.top]
 const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } }
 
-export function WindowSeen({ window, stitches, chosen, asked }: Props) {
-  const words = useWords().photo
+export function WindowSeen({ names, window, stitches, chosen, asked }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const along = useRef<HTMLDivElement>(null)
   const first = stitches[0]?.[0].x ?? null
@@ -44,9 +45,9 @@ export function WindowSeen({ window, stitches, chosen, asked }: Props) {
   return (
     // Wider than a phone, so that each stitch is seen: it is drawn along under the thumb.
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what can be scrolled is reached by the keyboard too.
-    <div ref={along} className="photo-along" tabIndex={0} role="group" aria-label={words.strip}>
+    <div ref={along} className="photo-along" tabIndex={0} role="group" aria-label={names.strip}>
       <div className="photo-window">
-        <canvas ref={canvas} role="img" aria-label={words.window} />
+        <canvas ref={canvas} role="img" aria-label={names.window} />
         <svg viewBox={`${WINDOW.left} ${WINDOW.top} ${WIDE} ${TALL}`} aria-hidden="true">
           {stitches.map(([a, b], index) => (
             <g key={index} className={`photo-stitch${index % 2 === 0 ? '' : ' other'}${index === chosen ? ' chosen' : ''}`}>

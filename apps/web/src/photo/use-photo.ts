@@ -11,7 +11,7 @@ import {
 } from '@lemmata/core/photo'
 import type { Remote } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { runWorker, type RunningWorker } from '../../compute/protocol.ts'
+import { runWorker, type RunningWorker } from '../compute/protocol.ts'
 import workerUrl from './photo.worker.ts?beside-page'
 import type { Looked, PhotoService } from './photo.worker.ts'
 
