@@ -13,6 +13,8 @@ export { type CalendarEntry, calendarFile, classCalendarFile, type DayOff, readD
 export { problemInWords } from './problem-words.ts'
 export {
   calendarCsv,
+  notebookCsv,
+  type NotebookSetting,
   readCsv,
   readNumber,
   readStoresTable,

@@ -183,7 +183,7 @@ export function ClassStage() {
             practice={heldLearner.practice}
             next={heldLearner.next}
             planned={planned(held.exercise)}
-            units={sampler.units}
+            sampler={sampler}
             chart={
               <Suspense fallback={null}>
                 <MinutesChart

@@ -3,6 +3,8 @@ import type { Learner } from '@lemmata/core/classes'
 import { type LearnerPractice, UNTOUCHED } from '@lemmata/core/practice'
 import { addDays } from '@lemmata/core/calendar'
 import { advise, ROW_WORDS, type RowSummary, unevenness } from '@lemmata/core/photo'
+import { forLearner } from '@lemmata/core/exercise'
+import type { Sampler } from '@lemmata/core/sampler'
 import { rememberedOf } from '@lemmata/core/recall'
 import { counted, formatStitchLength, type LengthUnit } from '@lemmata/core/units'
 import { Button, Popconfirm } from 'antd'
@@ -20,17 +22,21 @@ interface Props {
   readonly practice: LearnerPractice
   readonly next: string
   readonly planned: number
-  readonly units: LengthUnit
+  readonly sampler: Sampler
   /** Her minutes through the course. */
   readonly chart: ReactNode
   readonly learning: LearningInPage
   readonly onClose: () => void
 }
 
-export function LearnerCard({ classId, learner, exercise, practice, next, planned, units, chart, learning, onClose }: Props) {
+export function LearnerCard({ classId, learner, exercise, practice, next, planned, sampler, chart, learning, onClose }: Props) {
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
   const sent = (learning.learning?.pictures ?? []).filter((picture) => picture.learner === learner.id && picture.exercise === exercise.id)
+  const notebook = async (): Promise<string> => {
+    const { notebookTable } = await import('../photo/notebook.ts')
+    return notebookTable(forLearner(sampler, learner).sampler, learning.learning?.events ?? [], learner.id, 'en')
+  }
   const mark = learning.mark
   // Asked on her phone where the needle goes next; in the first box is what she has not known twice on its day.
   const known = rememberedOf(learning.learning?.events ?? [], learner.id, addDays)
@@ -93,7 +99,12 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
           {sent.map((picture) => (
             <SentPicture key={picture.id} classId={classId} id={picture.id} label={`Her row of ${exercise.name}`} />
           ))}
-          {one.rows.length > 0 && <Rows rows={one.rows} units={units} isRuled={learning.learning?.measuring.state === 'agrees'} />}
+          <p className="class-acts">
+            <Button size="small" onClick={() => void learning.change(async () => downloadText(`${learner.name}.csv`, await notebook(), 'text/csv'))}>
+              Her stitch notebook
+            </Button>
+          </p>
+          {one.rows.length > 0 && <Rows rows={one.rows} units={sampler.units} isRuled={learning.learning?.measuring.state === 'agrees'} />}
         </div>
       )}
       <div className="card-part">

@@ -8,7 +8,8 @@ import { letterOf } from '@lemmata/core/sheets'
 import { teachingOrder } from '@lemmata/core/sampler'
 import { useMemo, useState } from 'react'
 import { ExercisePicture } from '../teach/ExercisePicture.tsx'
-import { practiceIn } from './kept.ts'
+import { downloadText } from '../stitches/download.ts'
+import { eventsIn, practiceIn } from './kept.ts'
 import { talk } from './talk.ts'
 import type { KeptInPage } from './use-kept.ts'
 import { dayIn, useLanguage, useWords } from './words/index.ts'
@@ -101,7 +102,7 @@ export function WeekPage({ page, week, onOpen, onTrain }: Props) {
           </section>
         )
       })}
-      <Mine page={page} />
+      <Mine page={page} week={week} />
     </main>
   )
 }
@@ -156,23 +157,25 @@ function State({ connected, unsent, trouble }: { readonly connected: boolean; re
 }
 
 /** Her link, large print, and everything about her: out, or away. */
-function Mine({ page }: { readonly page: KeptInPage }) {
+function Mine({ page, week }: Pick<Props, 'page' | 'week'>) {
   const words = useWords().mine
   const { kept, change, leave } = page
   const [said, setSaid] = useState('')
   const [sure, setSure] = useState(false)
   const key = kept.key ?? ''
-  const save = async (): Promise<void> => {
+  const language = useLanguage()
+  const hasRows = [...practiceIn(kept).exercises.values()].some((one) => one.rows.length > 0)
+  const save = async (name: string, type: string, text: () => Promise<string>): Promise<void> => {
     try {
-      const text = JSON.stringify(await talk.everything(key), null, 2)
-      const link = document.createElement('a')
-      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-      link.download = words.fileName
-      link.click()
-      URL.revokeObjectURL(link.href)
+      downloadText(name, await text(), type)
     } catch (thrown) {
       setSaid((thrown as Error).message)
     }
+  }
+  const everything = async (): Promise<string> => JSON.stringify(await talk.everything(key), null, 2)
+  const notebook = async (): Promise<string> => {
+    const { notebookTable } = await import('../photo/notebook.ts')
+    return notebookTable(forLearner(week.sampler, week.learner).sampler, eventsIn(kept), week.learner.id, language)
   }
   return (
     <details className="learn-mine">
@@ -187,7 +190,12 @@ function Mine({ page }: { readonly page: KeptInPage }) {
           <a href={`/learn/${kept.link}`}>{`${location.origin}/learn/${kept.link}`}</a>
         </p>
       )}
-      <button type="button" onClick={() => void save()}>
+      {hasRows && (
+        <button type="button" onClick={() => void save(words.notebookName, 'text/csv', notebook)}>
+          {words.notebook}
+        </button>
+      )}
+      <button type="button" onClick={() => void save(words.fileName, 'application/json', everything)}>
         {words.file}
       </button>
       {sure ? (

@@ -49,6 +49,8 @@ export const ENGLISH = {
     title: 'My page',
     large: 'Large print',
     elsewhere: 'On another device, with your word:',
+    notebook: 'My stitch notebook, as a table',
+    notebookName: 'my-stitches.csv',
     file: 'Everything that is kept of me, as a file',
     fileName: 'my-practice.json',
     sure: 'Your ticks, minutes and questions are deleted for you and for your teacher.',

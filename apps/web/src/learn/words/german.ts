@@ -42,6 +42,8 @@ export const GERMAN: LearnWords = {
     title: 'Meine Seite',
     large: 'Große Schrift',
     elsewhere: 'Auf einem anderen Gerät, mit deinem Wort:',
+    notebook: 'Mein Stichheft, als Tabelle',
+    notebookName: 'meine-stiche.csv',
     file: 'Alles, was von mir aufbewahrt wird, als Datei',
     fileName: 'meine-uebung.json',
     sure: 'Deine Häkchen, Minuten und Fragen werden gelöscht, für dich und für deine Lehrerin.',
