@@ -8,6 +8,7 @@ import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync,
 import { connect, createServer } from 'node:net'
 import { join } from 'node:path'
 import { ensurePrograms } from './install.mjs'
+import { readIfThere } from './read-if-there.mjs'
 import { InTheWay, say } from './say.mjs'
 
 const SERVER = existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd'
@@ -30,37 +31,48 @@ export async function startMariaDb(folder, { database = 'lemmata' } = {}) {
   settings.port = await freePort(settings.port)
   writeFileSync(join(folder, 'settings.json'), JSON.stringify(settings), { mode: 0o600 })
   const initFile = writeInitFile(folder, settings, owner)
-  const child = spawn(SERVER, serverArguments({ data, tmp, initFile, port: settings.port, asRoot: isRoot() && !owner }), {
+  // Its keeper holds a pipe to whoever started it: gone without a word, even killed, the database is asked to stop.
+  const child = spawn('sh', ['-c', KEEPER, SERVER, ...serverArguments({ data, tmp, initFile, port: settings.port, asRoot: isRoot() && !owner })], {
     cwd: data,
     detached: true,
-    stdio: 'ignore',
+    stdio: ['pipe', 'ignore', 'ignore'],
     ...(owner ?? {}),
   })
-  let ended = false
-  child.on('exit', () => {
-    ended = true
+  child.stdin.on('error', () => undefined)
+  const ended = new Promise((resolve) => {
+    child.once('exit', (code, signal) => resolve(code > 128 ? { code: null, signal: `signal ${code - 128}` } : { code, signal }))
+    child.once('error', (error) => resolve({ code: error.code, signal: null }))
   })
-  child.on('error', () => {
-    ended = true
+  let isGone = false
+  // Its keeper's other half still waits for the pipe.
+  void ended.then(() => {
+    isGone = true
+    child.stdin.destroy()
   })
   try {
-    await waitForGreeting(settings.port, () => ended, join(data, 'error.log'))
+    await waitForGreeting(settings.port, () => isGone, join(data, 'error.log'))
+  } catch (error) {
+    child.stdin.destroy()
+    throw error
   } finally {
     rmSync(initFile, { force: true })
   }
   return {
     ...settings,
     host: '127.0.0.1',
+    ended,
+    pid: () => Number(readIfThere(join(data, 'mariadb.pid')) ?? 0),
     stop: async () => {
-      if (ended) return
-      const gone = new Promise((resolve) => child.once('exit', resolve))
-      child.kill('SIGTERM')
-      const patience = setTimeout(() => child.kill('SIGKILL'), 15_000)
-      await gone
+      child.stdin.end()
+      const patience = setTimeout(() => process.kill(-child.pid, 'SIGKILL'), 15_000)
+      await ended
       clearTimeout(patience)
     },
   }
 }
+
+/** Runs what it is given until that ends, or until the pipe to it is closed. */
+const KEEPER = 'exec 3<&0; "$0" "$@" </dev/null & child=$!; { read -r _ <&3; kill -TERM $child 2>/dev/null; } & wait $child'
 
 const isRoot = () => process.getuid?.() === 0
 const later = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
@@ -82,9 +94,14 @@ function chooseOwner(folder) {
   return owner
 }
 
+/** Torn or empty they are made anew: the user is made anew at each start too. */
 function readSettings(folder, database) {
-  const file = join(folder, 'settings.json')
-  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'))
+  try {
+    const kept = JSON.parse(readIfThere(join(folder, 'settings.json')) ?? '')
+    if ([kept.database, kept.user, kept.password].every((one) => typeof one === 'string' && /^[\w-]+$/.test(one)) && Number.isInteger(kept.port)) return kept
+  } catch (error) {
+    if (!(error instanceof SyntaxError)) throw error
+  }
   return { port: 0, database, user: 'lemmata', password: randomBytes(18).toString('base64url') }
 }
 
@@ -155,7 +172,8 @@ async function stopLeftOver(data) {
     } catch {
       continue
     }
-    if (!line.includes('mariadbd') || !line.split('\0').includes(`--datadir=${data}`)) continue
+    const [program, ...given] = line.split('\0')
+    if (!program.endsWith('mariadbd') || !given.includes(`--datadir=${data}`)) continue
     process.kill(Number(entry), 'SIGTERM')
     for (let tries = 0; tries < 150 && existsSync(`/proc/${entry}`); tries += 1) await later(100)
   }
@@ -184,7 +202,7 @@ async function waitForGreeting(port, hasEnded, log) {
     await later(100)
   }
   const said = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n') : ''
-  throw new InTheWay(`MariaDB did not start. Its log ends:\n${said}`)
+  throw new InTheWay(`MariaDB did not start. If its files are damaged, restore a backup (npm run restore -- FILE). Its log ends:\n${said}`)
 }
 
 function greets(port) {

@@ -18,7 +18,10 @@ const sequelize = connectDatabase(config)
 defineModels(sequelize)
 await migrate(sequelize)
 await loadDemo(sequelize, today(), config.RESET_DEMO === '1')
-const forget = (): void => void forgetEnded(today()).catch((error: unknown) => log.error(error))
+let forgetting: Promise<unknown> = Promise.resolve()
+const forget = (): void => {
+  forgetting = forgetEnded(today()).catch((error: unknown) => log.error(error))
+}
 forget()
 setInterval(forget, 24 * 3600 * 1000).unref()
 const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60 })
@@ -31,13 +34,22 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   process.exit(1)
 })
 
+/** What is under way has so long to finish. */
+const DRAIN_MS = 15_000
+
 let stopping = false
 async function stop(): Promise<void> {
   if (stopping) return
   stopping = true
-  server.close()
-  server.closeAllConnections()
+  const drained = new Promise((resolve) => server.close(resolve))
+  // A connection is kept for the next request, which is not taken any more: it goes as soon as nothing is asked on it.
+  const idle = setInterval(() => server.closeIdleConnections(), 50)
+  const patience = setTimeout(() => server.closeAllConnections(), DRAIN_MS)
+  await drained
+  clearInterval(idle)
+  clearTimeout(patience)
   await stopPrinting()
+  await forgetting
   await sequelize.close()
   process.exit(0)
 }

@@ -23,7 +23,7 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
     const id = randomUUID().slice(0, 8)
     log.error({ err: error, id }, 'unexpected')
     response.status(500).json({
-      error: { code: 'server.unexpected', message: `Something went wrong on the server (note ${id}). Nothing you saved is lost: try again in a moment.` },
+      error: { code: 'server.unexpected', message: `Something went wrong on the server (note ${id}). What is told as saved is saved: try again in a moment.` },
     })
   }
 }
@@ -31,10 +31,13 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
 /** The database will never keep this, however often it is sent: text it cannot write, JSON it cannot read, an id met before. */
 const NEVER_KEPT = new Set([1062, 1153, 1264, 1366, 1406, 3141, 4025, 4037, 4038])
 
+/** The connection broke off in the middle of a question, or the database is going. */
+const LOST = new Set(['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'ECONNREFUSED', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CONNECTION_KILLED', 'ER_NORMAL_SHUTDOWN'])
+
 function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error
   if (typeof error !== 'object' || error === null) return null
-  const { type, name, original } = error as { type?: string; name?: string; original?: { errno?: number } }
+  const { type, name, original } = error as { type?: string; name?: string; original?: { errno?: number; code?: string } }
   if (original?.errno !== undefined && NEVER_KEPT.has(original.errno))
     return new HttpProblem(
       422,
@@ -51,7 +54,8 @@ function asProblem(error: unknown): HttpProblem | null {
     name === 'SequelizeConnectionRefusedError' ||
     name === 'SequelizeConnectionError' ||
     name === 'SequelizeConnectionAcquireTimeoutError' ||
-    name === 'SequelizeHostNotReachableError'
+    name === 'SequelizeHostNotReachableError' ||
+    (original?.code !== undefined && LOST.has(original.code))
   ) {
     return new HttpProblem(503, 'database.away', 'The database does not answer just now. What you changed is kept in this page and sent when it is back.')
   }
