@@ -4,14 +4,20 @@ import { join } from 'node:path'
 import { readIfThere } from './read-if-there.mjs'
 import { InTheWay } from './say.mjs'
 
+/** The process that runs on this folder; null where none does. */
+export function runningIn(folder) {
+  const [pid, since] = (readIfThere(join(folder, 'start.lock')) ?? '').trim().split(' ')
+  return since !== undefined && since === sinceWhen(Number(pid)) ? Number(pid) : null
+}
+
 /** Returns what gives it back. */
 export function takeLock(folder) {
-  const file = join(folder, 'start.lock')
-  const [pid, since] = (readIfThere(file) ?? '').trim().split(' ')
-  if (since !== undefined && since === sinceWhen(Number(pid))) {
+  const pid = runningIn(folder)
+  if (pid !== null) {
     const port = readIfThere(join(folder, 'port'))
     throw new InTheWay(`Lemmata is running already (process ${pid})${port ? `: http://127.0.0.1:${port}` : ''}. Stop it there with Ctrl+C, or go on using it.`)
   }
+  const file = join(folder, 'start.lock')
   writeFileSync(file, `${process.pid} ${sinceWhen(process.pid)}`)
   return () => rmSync(file, { force: true })
 }
