@@ -11,7 +11,7 @@ afterAll(stopPrinting)
 
 it('tells how far it is, from nothing to all', async () => {
   const shares: number[] = []
-  const pdf = await print(job, { onShare: (share) => shares.push(share) })
+  const pdf = await print('ada', job, { onShare: (share) => shares.push(share) })
   expect(pdf.byteLength).toBeGreaterThan(10_000)
   expect([shares[0], shares.at(-1)]).toEqual([0, 1])
   expect(shares).toEqual([...shares].sort((a, b) => a - b))
@@ -20,16 +20,33 @@ it('tells how far it is, from nothing to all', async () => {
 it('stopped in the middle it says so at once, makes no further page, and another goes on', async () => {
   const stop = new AbortController()
   const shares: number[] = []
-  const stopped = print(job, {
+  const stopped = print('ada', job, {
     signal: stop.signal,
     onShare: (share) => {
       shares.push(share)
       if (share > 0) stop.abort()
     },
   })
-  const other = print(job)
+  const other = print('ben', job)
   await expect(stopped).rejects.toMatchObject({ code: 'print.stopped' })
   expect((await other).byteLength).toBeGreaterThan(10_000)
   expect(shares.at(-1)).toBeLessThan(0.5)
-  await expect(print(job, { signal: AbortSignal.abort() })).rejects.toMatchObject({ code: 'print.stopped' })
+  await expect(print('ada', job, { signal: AbortSignal.abort() })).rejects.toMatchObject({ code: 'print.stopped' })
+})
+
+it('serves accounts in turn: who has ordered many holds up nobody else, and cannot order without end', async () => {
+  const order: string[] = []
+  const ordered = (account: string): Promise<unknown> => print(account, job).then(() => order.push(account))
+  const many = Array.from({ length: 5 }, () => ordered('ada'))
+  await expect(print('ada', job)).rejects.toMatchObject({ status: 429, code: 'print.too-many' })
+  await Promise.all([...many, ordered('ben')])
+  expect(order.indexOf('ben')).toBeLessThan(3)
+  expect(order).toHaveLength(6)
+})
+
+it('a job that fails is told so, and no other hears of it', async () => {
+  const broken = { ...job, made: 'not a date', as: { kind: 'sheet' as const, lesson: undefined } }
+  const [lost, other] = await Promise.allSettled([print('ada', broken), print('ben', job)])
+  expect(lost.status).toBe('rejected')
+  expect(other.status).toBe('fulfilled')
 })

@@ -1,4 +1,7 @@
-/** Prints off the main thread, in a worker that is begun when first needed; a job tells how far it is, and can be stopped. */
+/**
+ * Prints off the main thread, in workers that are begun when first needed; a job tells how far it is, and can be stopped. Accounts are
+ * served in turn; time and memory of a job are limited, and one that is lost takes no other with it.
+ */
 import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
 import type { BookForm, BookInk } from '@lemmata/core/book'
@@ -48,16 +51,16 @@ export interface PrintMeanwhile {
 
 export type PrintMessage = PrintJob | { readonly stop: number }
 
-/** Forty exercises take about two seconds; a job this long is stuck. */
-const LONGEST_MS = 60_000
-const MOST_WAITING = 20
-
-interface Waiting {
-  readonly resolve: (pdf: Uint8Array) => void
-  readonly reject: (error: Error) => void
-  readonly timer: NodeJS.Timeout
-  readonly onShare: (share: number) => void
-}
+/** Forty exercises take about two seconds; a job this long is stuck. Counted from its own beginning. */
+const LONGEST_MS = 30_000
+/** What is stopped lets go at its next page; what does not is ended. */
+const LET_GO_MS = 2000
+/** Of one account, beside the one that is being made; and of all together. */
+const MOST_WAITING_EACH = 4
+const MOST_WAITING = 40
+const WORKERS = 2
+/** The largest sampler that is worked takes a third of it. */
+const MOST_MEMORY_MB = 500
 
 export interface PrintWatch {
   readonly onShare?: (share: number) => void
@@ -65,77 +68,125 @@ export interface PrintWatch {
   readonly signal?: AbortSignal
 }
 
+interface Job extends Required<Pick<PrintWatch, 'onShare'>> {
+  readonly account: string
+  readonly job: PrintJob
+  readonly resolve: (pdf: Uint8Array) => void
+  readonly reject: (error: Error) => void
+}
+
 export const printStopped = (): HttpProblem => new HttpProblem(410, 'print.stopped', 'Making this PDF was stopped.')
+
+const busy = (): HttpProblem => new HttpProblem(503, 'print.busy', 'Many sheets are being printed just now. Try again in a minute.')
+const tooMany = (): HttpProblem => new HttpProblem(429, 'print.too-many', 'Several of your sheets are being made already. Wait for one of them, or stop it.')
+const tooLong = (): HttpProblem =>
+  new HttpProblem(422, 'print.too-long', 'This takes too long to make. Print one lesson at a time, or divide the largest exercise.')
+const tooLarge = (): HttpProblem =>
+  new HttpProblem(422, 'print.too-large', 'This holds too much to be made. Print one lesson at a time, or divide the largest exercise.')
 
 /** Built, the worker is a file beside this one; from source it needs the loader that reads TypeScript. */
 const PRINT_WORKER = import.meta.url.endsWith('.ts') ? './print-worker.mjs' : './print-worker.js'
 
-let worker: Worker | null = null
 let nextId = 1
-const waiting = new Map<number, Waiting>()
+/** Of each account in turn: the one that was served last stands last. */
+const waiting = new Map<string, Job[]>()
+const crew = new Set<Slot>()
 
-export function print(job: Omit<PrintJob, 'id'>, { onShare, signal }: PrintWatch = {}): Promise<Uint8Array> {
-  if (waiting.size >= MOST_WAITING) return Promise.reject(new HttpProblem(503, 'print.busy', 'Many sheets are being printed just now. Try again in a minute.'))
+/** One at a time for an account, so that nobody waits for somebody else's many. */
+export function print(account: string, order: Omit<PrintJob, 'id'>, { onShare = () => undefined, signal }: PrintWatch = {}): Promise<Uint8Array> {
+  const own = waiting.get(account) ?? []
+  if (own.length >= MOST_WAITING_EACH) return Promise.reject(tooMany())
+  if ([...waiting.values()].flat().length >= MOST_WAITING) return Promise.reject(busy())
   if (signal?.aborted === true) return Promise.reject(printStopped())
   return new Promise((resolve, reject) => {
-    const id = nextId++
-    const timer = setTimeout(() => {
-      end(new HttpProblem(503, 'print.too-long', 'This sheet took too long to make. Print one lesson at a time.'))
-    }, LONGEST_MS)
-    waiting.set(id, { resolve, reject, timer, onShare: onShare ?? (() => undefined) })
-    running().postMessage({ ...job, id } satisfies PrintMessage)
+    const one: Job = { account, job: { ...order, id: nextId++ }, onShare, resolve, reject }
+    waiting.set(account, [...own, one])
     signal?.addEventListener('abort', () => {
-      if (!take(id)) return
-      worker?.postMessage({ stop: id } satisfies PrintMessage)
+      takeOut(one)
+      for (const slot of crew) slot.stop(one)
       reject(printStopped())
     })
+    next()
   })
 }
 
-/** Whoever waits for a job, who from now on waits no longer. */
-function take(id: number): Waiting | undefined {
-  const one = waiting.get(id)
-  if (one) clearTimeout(one.timer)
-  waiting.delete(id)
-  return one
+function takeOut(one: Job): void {
+  const left = (waiting.get(one.account) ?? []).filter((other) => other !== one)
+  waiting.delete(one.account)
+  if (left.length > 0) waiting.set(one.account, left)
 }
 
-function running(): Worker {
-  if (worker) return worker
-  const started = new Worker(new URL(PRINT_WORKER, import.meta.url))
-  started.on('message', (reply: PrintReply | PrintMeanwhile) => {
-    if ('share' in reply) {
-      waiting.get(reply.id)?.onShare(reply.share)
-      return
-    }
-    const one = take(reply.id)
-    if (!one) return
-    if (reply.pdf) one.resolve(reply.pdf)
-    else one.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
-  })
-  started.on('error', (error) => end(error))
-  started.on('exit', () => {
-    if (worker === started) end(new Error('the printing worker stopped'))
-  })
-  started.unref()
-  worker = started
-  return started
+/** Whoever may be served next is, as long as a worker is free. */
+function next(): void {
+  const served = new Set([...crew].flatMap((slot) => slot.account() ?? []))
+  const first = [...waiting].find(([account]) => !served.has(account))?.[1][0]
+  const slot = first && ([...crew].find((one) => one.account() === null) ?? (crew.size < WORKERS ? makeSlot() : null))
+  if (!first || !slot) return
+  takeOut(first)
+  slot.begin(first)
+  next()
 }
 
-/** The worker is lost: whoever waits is told, the next job begins a new one. */
-function end(error: Error): void {
-  const lost = worker
-  worker = null
-  for (const one of waiting.values()) {
-    clearTimeout(one.timer)
-    one.reject(error)
+interface Slot {
+  /** Whose job it makes; null where none. */
+  readonly account: () => string | null
+  readonly begin: (job: Job) => void
+  /** Where it makes this one. */
+  readonly stop: (job: Job) => void
+  readonly end: () => Promise<unknown>
+}
+
+/** A worker with what it is making. Lost, it is made anew for the next; no other job hears of it. */
+function makeSlot(): Slot {
+  const worker = new Worker(new URL(PRINT_WORKER, import.meta.url), { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } })
+  let now: Job | null = null
+  let timer: NodeJS.Timeout | undefined
+  const done = (): Job | null => {
+    const was = now
+    clearTimeout(timer)
+    now = null
+    return was
   }
-  waiting.clear()
-  void lost?.terminate()
+  const lose = (error: Error): void => {
+    crew.delete(slot)
+    done()?.reject(error)
+    void worker.terminate()
+    next()
+  }
+  const slot: Slot = {
+    account: () => now?.account ?? null,
+    begin: (job) => {
+      now = job
+      timer = setTimeout(() => lose(tooLong()), LONGEST_MS)
+      worker.postMessage(job.job satisfies PrintMessage)
+    },
+    stop: (job) => {
+      if (now !== job) return
+      worker.postMessage({ stop: job.job.id } satisfies PrintMessage)
+      clearTimeout(timer)
+      timer = setTimeout(() => lose(printStopped()), LET_GO_MS)
+    },
+    end: () => worker.terminate(),
+  }
+  worker.on('message', (reply: PrintReply | PrintMeanwhile) => {
+    if (now?.job.id !== reply.id) return
+    if ('share' in reply) return now.onShare(reply.share)
+    const one = done()
+    if (reply.pdf) one?.resolve(reply.pdf)
+    else one?.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
+    next()
+  })
+  worker.on('error', (error: NodeJS.ErrnoException) => lose(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge() : error))
+  worker.on('exit', () => {
+    if (crew.has(slot)) lose(new Error('the printing worker stopped'))
+  })
+  worker.unref()
+  crew.add(slot)
+  return slot
 }
 
 export async function stopPrinting(): Promise<void> {
-  const lost = worker
-  worker = null
-  await lost?.terminate()
+  const lost = [...crew]
+  crew.clear()
+  await Promise.all(lost.map((slot) => slot.end()))
 }

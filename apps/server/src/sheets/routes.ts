@@ -11,20 +11,20 @@ import { tellPrint } from './told-print.ts'
 export function sheetRoutes(): Router {
   const routes = Router()
   routes.get('/samplers/:id/sheet.pdf', async (request, response) => {
-    const { job, name, printed } = await sheetOf(request)
-    const pdf = await print(job)
+    const { account, job, name, printed } = await sheetOf(request)
+    const pdf = await print(account, job)
     await printed()
     send(response, pdf, name)
   })
   routes.get('/samplers/:id/book.pdf', async (request, response) => {
-    const { job, name, printed } = await bookOf(request, false)
-    const pdf = await print(job)
+    const { account, job, name, printed } = await bookOf(request, false)
+    const pdf = await print(account, job)
     await printed()
     send(response, pdf, name)
   })
   routes.get('/samplers/:id/book.html', async (request, response) => {
-    const { job, name, printed } = await bookOf(request, true)
-    const page = await print(job)
+    const { account, job, name, printed } = await bookOf(request, true)
+    const page = await print(account, job)
     await printed()
     // Kept as a file and opened from there: it holds what teachers wrote, and is no part of this application.
     response.type('text/html; charset=utf-8').set('content-disposition', `attachment; filename="${encodeURIComponent(name)}.html"`)
@@ -33,13 +33,14 @@ export function sheetRoutes(): Router {
   // The same, told how far it is while it is made, and stopped by hanging up.
   for (const [what, of] of [['sheet', sheetOf] as const, ['book', (request: Request) => bookOf(request, false)] as const])
     routes.post(`/samplers/:id/${what}.pdf`, async (request, response) => {
-      const { job, name, printed } = await of(request)
-      await tellPrint(response, name, (watch) => print(job, watch), printed)
+      const { account, job, name, printed } = await of(request)
+      await tellPrint(response, name, (watch) => print(account, job, watch), printed)
     })
   return routes
 }
 
 interface Ordered {
+  readonly account: string
   readonly job: Omit<PrintJob, 'id'>
   readonly name: string
   /** Printing changes no document: only the note of which revision is on paper. */
@@ -54,7 +55,7 @@ async function sheetOf(request: Request): Promise<Ordered> {
   const learner = of.class !== undefined && of.learner !== undefined ? await findLearner(who, of.class, of.learner) : undefined
   const job = { document, page, hand, learner, barMm, patternPage, as: { kind: 'sheet', lesson }, made: new Date().toISOString() } as const
   const { revision } = row
-  return { job, name: fileName(document.name), printed: () => row.update({ printedRevision: revision }) }
+  return { account: who.id, job, name: fileName(document.name), printed: () => row.update({ printedRevision: revision }) }
 }
 
 async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
@@ -71,7 +72,7 @@ async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
   }
   const job = { document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() }
   const { revision } = row
-  return { job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
+  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
 }
 
 const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip' } as const

@@ -19,6 +19,10 @@ export const EXERCISE_SENTENCES: Sentences = {
   'exercise.tolerance': 'A tolerance of {tolerance} cannot be kept. Give one above 0, for example {usual}.',
   'exercise.across-hole': ({ stitch, percent, by }, say) =>
     `${capitalised(say(stitch))} crosses the hole of this shape: ${say(percent)} % of the thread that shows lies over it, by up to ${say(by)}. Choose a stitch that fills by rows, or divide the shape.`,
+  'exercise.too-much':
+    'This would be more than {most} lengths of thread on cloth, more than one exercise can hold. Divide its shape, or make its stitches larger.',
+  'exercise.too-much-in-all':
+    'With this exercise the sampler comes to more than {most} lengths of thread on cloth, more than can be held at once. Divide the sampler, or make stitches larger.',
   'exercise.drifts': ({ stitch, off }, say) =>
     `A pass of ${say(stitch)} lies up to ${say(off)} from the stitches it should pass: its steps are not those of the stitches below. Give it as many as those, or the same step.`,
   'exercise.bare-behind-hole': ({ stitch, percent }, say) =>

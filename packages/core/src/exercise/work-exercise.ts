@@ -3,7 +3,7 @@
  * line say about it. It depends only on the exercise, its guides and its surroundings.
  */
 import { assignMaterials, type Assigned, mainLength, type Surroundings } from '../assign/index.ts'
-import { failure, type Problem, type Result, success } from '../base/index.ts'
+import { error, failure, type Problem, type Result, success } from '../base/index.ts'
 import { distance, type Point, tightestRadius } from '../geometry/index.ts'
 import { type GuideKind, lengthToDraw, type ReadGuide } from '../guide/index.ts'
 import {
@@ -21,6 +21,7 @@ import {
 } from '../measure/index.ts'
 import type { Exercise, LaidExercise, Material, Materials, Piece } from '../sampler/index.ts'
 import type { MotionCounts, WorkedStitch } from '../work/index.ts'
+import { MOST_SEGMENTS } from './budget.ts'
 import { fittedShare } from './fitted-length.ts'
 import { markedShare } from './marks.ts'
 import { stitchLoads, sumMotions } from './stitch-loads.ts'
@@ -58,11 +59,14 @@ export function workExercise(laid: LaidExercise, around: Surroundings): Result<W
   if (!own.ok) return own
   const pieces: WorkedPiece[] = []
   const problems: Problem[] = [...own.value.problems]
+  let segments = 0
   for (const piece of laid.pieces) {
     const assigned = assign(piece.guide.kind, piece.change)
     if (!assigned.ok) return failure(...assigned.problems.map((problem) => ofPiece(problem, piece)))
     const worked = workPiece(exercise, piece, assigned.value)
     if (!worked.ok) return worked
+    segments += worked.value.worked.segments.length
+    if (segments > MOST_SEGMENTS.exercise) return failure(error('exercise.too-much', [], { most: MOST_SEGMENTS.exercise }))
     pieces.push(worked.value)
     if (assigned.value !== own.value) problems.push(...assigned.value.problems.map((problem) => ofPiece(problem, piece)))
     problems.push(...worked.value.problems)

@@ -56,8 +56,8 @@ export function workStitch(work: StitchWork): Result<WorkedStitch> {
   return new Worker(work, compiled.seekable).run(compiled.passes)
 }
 
-/** A document may ask for any number of moves; a hand could not make more than these in a year. */
-const MOST_MOVES_MADE = 2_000_000
+/** A document may ask for any number of moves; a hand makes so many in some months of evenings, and a page in a few seconds. */
+const MOST_MOVES_MADE = 200_000
 /** Threads nearer than so many of their widths make an edge between them. */
 const SIDE_BY_SIDE = 2.5
 

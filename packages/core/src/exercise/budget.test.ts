@@ -1,0 +1,44 @@
+/** Documents that ask for more thread than can be held: refused, in words, with the exercise named, and the others worked. */
+import { describe, expect, it } from 'vitest'
+import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
+import { MOST_SEGMENTS } from './budget.ts'
+import { workSampler } from './index.ts'
+
+/** A field of 100 by 100 crosses, so many times over. */
+const field = (id: string, copies: number): { readonly exercise: Exercise; readonly guide: Sampler['drawing']['guides'][number] } => ({
+  exercise: {
+    ...{ id, name: `Field ${id}`, stitch: 'cross-stitch' },
+    on: Array.from({ length: copies }, () => ({ guide: id })),
+  },
+  guide: { id, guide: { kind: 'grid', at: [0, 0], cellMm: 1.5, columns: 100, rows: 100 } },
+})
+
+function samplerOf(...fields: readonly ReturnType<typeof field>[]): Sampler {
+  const sampler = newSampler('Fields')
+  return { ...sampler, exercises: fields.map((one) => one.exercise), drawing: { ...sampler.drawing, guides: fields.map((one) => one.guide) } }
+}
+
+const codes = (sampler: Sampler): readonly string[] =>
+  workSampler(sampler)
+    .problems.filter((one) => one.severity === 'error')
+    .map((one) => `${one.code} ${one.path.slice(0, 2).join('.')}`)
+
+describe('too much thread', () => {
+  it('in one exercise is said there', () => {
+    // A field is 40,000 lengths of thread, front and back: ten of them are twice what an exercise may hold.
+    expect(codes(samplerOf(field('a', 1)))).toEqual([])
+    const two = samplerOf(field('a', 10), field('b', 1))
+    expect(codes(two)).toEqual(['exercise.too-much exercises.0'])
+    expect(workSampler(two).done.map((one) => one.exercise.id)).toEqual(['b'])
+  })
+
+  it('in all of them together is said at the first that no longer fits', () => {
+    const many = samplerOf(...['a', 'b', 'c', 'd'].map((id) => field(id, 4)))
+    expect(codes(many)).toEqual(['exercise.too-much-in-all exercises.3'])
+    expect(
+      workSampler(many)
+        .done.flatMap((one) => one.pieces)
+        .reduce((total, piece) => total + piece.worked.segments.length, 0),
+    ).toBeLessThan(MOST_SEGMENTS.sampler)
+  })
+})
