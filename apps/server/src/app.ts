@@ -59,6 +59,11 @@ export function makeApp(settings: AppSettings): Express {
   app.use(compression())
   app.use(pinoHttp({ logger: settings.log, autoLogging: false }))
   const api = express.Router()
+  // Whatever is answered is somebody's own: nobody on the way keeps it. What may be kept says so itself.
+  api.use((_request, response, next) => {
+    response.set('cache-control', 'no-store')
+    next()
+  })
   api.get('/health', async (_request, response) => {
     await settings.sequelize.query('SELECT 1')
     response.json({ ok: true })

@@ -32,6 +32,7 @@ export { operation } from './operations/sampler-operations.ts'
 export {
   changePassword,
   copySampler,
+  deleteAccount,
   keepVersion,
   makeAccount,
   makeClass,
@@ -55,6 +56,7 @@ export type {
   PrintLine,
   VersionSummary,
   SessionAnswer,
+  SessionSeen,
   SheetRequest,
   StaleAnswer,
   StoresAnswer,

@@ -1,8 +1,8 @@
 /** Accounts on the real application and a real MariaDB. */
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { Teacher } from '../database/index.ts'
-import { makeServer, makeTeacher, type TestServer } from '../testing/make-server.ts'
+import { SamplerRow, Teacher } from '../database/index.ts'
+import { makeServer, makeTeacher, post, type TestServer } from '../testing/make-server.ts'
 
 let server: TestServer
 beforeAll(async () => {
@@ -78,6 +78,47 @@ describe('accounts', () => {
     expect(wrong.status).toBe(422)
     const right = await agent.put('/api/account/password').set('x-csrf-token', csrf).send({ current: 'rain on the window', next: 'another ten words' })
     expect(right.status).toBe(204)
+  })
+
+  it('a changed password ends every other session; so does signing out everywhere else', async () => {
+    const email = 'sessions@example.org'
+    const enter = async (password: string, path = '/api/session') => {
+      const agent = request.agent(server.app)
+      const before = (await agent.get('/api/session')).body
+      const answer = await agent.post(path).set('x-csrf-token', before.csrf).send({ email, name: 'Ses', password })
+      return { agent, csrf: answer.body.csrf as string, status: answer.status }
+    }
+    const first = await enter('ten thousand stitches', '/api/accounts')
+    const second = await enter('ten thousand stitches')
+    const listed = (await first.agent.get('/api/account/sessions')).body.sessions as { isThis: boolean }[]
+    expect(listed.map((one) => one.isThis).sort()).toEqual([false, true])
+    const changed = await first.agent
+      .put('/api/account/password')
+      .set('x-csrf-token', first.csrf)
+      .send({ current: 'ten thousand stitches', next: 'rain on the window' })
+    expect(changed.status).toBe(204)
+    expect((await second.agent.get('/api/samplers')).status).toBe(401)
+    expect((await first.agent.get('/api/samplers')).status).toBe(200)
+    const third = await enter('rain on the window')
+    expect((await third.agent.delete('/api/account/sessions').set('x-csrf-token', third.csrf)).status).toBe(204)
+    expect((await first.agent.get('/api/samplers')).status).toBe(401)
+    expect((await third.agent.get('/api/samplers')).headers['cache-control']).toBe('no-store')
+  })
+
+  it('everything of an account goes out as one file, and away with it: of others nothing', async () => {
+    const [gone, stays] = [await makeTeacher(server), await makeTeacher(server)]
+    for (const teacher of [gone, stays]) expect((await post(teacher, '/samplers', { name: 'Fog' })).status).toBe(201)
+    const everything = await gone.agent.get('/api/account/everything')
+    expect(everything.body).toMatchObject({ format: 'lemmata-account', samplers: [{ document: { name: 'Fog' }, versions: [] }], classes: [], stitches: [] })
+    expect(everything.text).not.toMatch(/argon2|passwordHash/)
+    const away = (password: string) => gone.agent.delete('/api/account').set('x-csrf-token', gone.csrf).send({ password })
+    expect((await away('not my password')).status).toBe(422)
+    expect((await gone.agent.get('/api/samplers')).status).toBe(200)
+    const before = await Teacher.count()
+    expect((await away('rain on the window')).status).toBe(204)
+    expect((await gone.agent.get('/api/samplers')).status).toBe(401)
+    expect([await Teacher.count(), await SamplerRow.count({ where: { name: 'Fog' } })]).toEqual([before - 1, 1])
+    expect((await stays.agent.get('/api/samplers')).body).toHaveLength(1)
   })
 
   it('refuses a second account with the same address', async () => {

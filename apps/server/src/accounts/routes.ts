@@ -1,10 +1,12 @@
-import { changePassword, makeAccount, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
+import { changePassword, deleteAccount, makeAccount, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
 import { Router } from 'express'
 import { Teacher } from '../database/index.ts'
 import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
 import { principalOf } from '../access/index.ts'
 import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
+import { deleteTeacher, everythingOf } from './everything.ts'
+import { endOtherSessions, sessionsOf } from './own-sessions.ts'
 import { changeTeacherPassword, checkTeacher, makeTeacher } from './service.ts'
 
 const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
@@ -43,7 +45,29 @@ export function accountRoutes({ mostTries }: AccountSettings): Router {
   })
 
   routes.put('/account/password', async (request, response) => {
-    await changeTeacherPassword(principalOf(request).id, parseBody(changePassword, request.body))
+    const { id } = principalOf(request)
+    await changeTeacherPassword(id, parseBody(changePassword, request.body))
+    // Whoever knew the old one is out.
+    await endOtherSessions(id, request.sessionID)
+    response.status(204).end()
+  })
+
+  routes.get('/account/sessions', async (request, response) => {
+    response.json({ sessions: await sessionsOf(principalOf(request).id, request.sessionID) })
+  })
+
+  routes.delete('/account/sessions', async (request, response) => {
+    await endOtherSessions(principalOf(request).id, request.sessionID)
+    response.status(204).end()
+  })
+
+  routes.get('/account/everything', async (request, response) => {
+    response.json(await everythingOf(principalOf(request).id))
+  })
+
+  routes.delete('/account', limit, async (request, response) => {
+    await deleteTeacher(principalOf(request).id, parseBody(deleteAccount, request.body).password)
+    await endSession(request)
     response.status(204).end()
   })
   return routes

@@ -11,6 +11,7 @@ export {
   OwnStitchRow,
   PictureRow,
   SamplerRow,
+  SessionRow,
   StoresOperationRow,
   StoresRow,
   Teacher,

@@ -11,6 +11,7 @@ import { up as stores } from './migrations/0007-stores.ts'
 import { up as calendarAddress } from './migrations/0008-calendar-address.ts'
 import { up as learning } from './migrations/0009-learning.ts'
 import { up as measuring } from './migrations/0010-measuring.ts'
+import { up as sessions } from './migrations/0011-sessions.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   { name: '0008-calendar-address', run: calendarAddress },
   { name: '0009-learning', run: learning },
   { name: '0010-measuring', run: measuring },
+  { name: '0011-sessions', run: sessions },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

@@ -10,6 +10,16 @@ export class Teacher extends Model<InferAttributes<Teacher>, InferCreationAttrib
   declare createdAt: CreationOptional<Date>
 }
 
+/** A browser that has come by; signed in where it has a teacher. Written by the store of sessions. */
+export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
+  declare sid: string
+  declare expires: Date | null
+  declare data: string | null
+  declare teacherId: string | null
+  declare createdAt: CreationOptional<Date>
+  declare updatedAt: CreationOptional<Date>
+}
+
 export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreationAttributes<SamplerRow>> {
   declare id: CreationOptional<string>
   declare teacherId: string
@@ -114,6 +124,13 @@ export function defineModels(sequelize: Sequelize): void {
   // Made anew for each column: Sequelize writes into the description it is given.
   const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
   const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
+  SessionRow.init(
+    {
+      ...{ sid: { type: DataTypes.STRING(36), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT, teacherId: DataTypes.UUID },
+      ...{ createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE },
+    },
+    { sequelize, tableName: 'Sessions', timestamps: true },
+  )
   Teacher.init(
     {
       id: uuid(),

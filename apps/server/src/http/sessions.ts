@@ -15,9 +15,18 @@ declare module 'express-session' {
 
 const FOURTEEN_DAYS_MS = 14 * 24 * 3600 * 1000
 
+/** Whose it is stands beside it too: all of one teacher's are found by it. */
+const withTeacher = (fields: object, { teacherId = null }: { readonly teacherId?: string | null }): object => ({ ...fields, teacherId })
+
 export function sessions(sequelize: Sequelize, secret: string): RequestHandler {
   const Store = connectSessionSequelize(session.Store)
-  const store = new Store({ db: sequelize, tableName: 'Sessions', checkExpirationInterval: 15 * 60 * 1000, expiration: FOURTEEN_DAYS_MS })
+  const store = new Store({
+    db: sequelize,
+    table: 'SessionRow',
+    extendDefaultFields: withTeacher,
+    checkExpirationInterval: 15 * 60 * 1000,
+    expiration: FOURTEEN_DAYS_MS,
+  })
   return session({
     name: 'lemmata',
     secret,

@@ -1,9 +1,13 @@
-/** The teacher's account: who is signed in, and the password. */
-import { Alert, App, Button, Form, Input } from 'antd'
-import { useState } from 'react'
+/** The teacher's account: who is signed in and where, the password, and everything that is kept: out as a file, or away. */
+import type { SessionSeen } from '@lemmata/contract'
+import { counted } from '@lemmata/core/units'
+import { Alert, App, Button, Form, Input, Modal } from 'antd'
+import dayjs from 'dayjs'
+import { useCallback, useEffect, useState } from 'react'
 import { api, sentenceOf } from '../api/client.ts'
 import { TopBar } from '../sampler/TopBar.tsx'
 import { useSessionQuery } from '../api/server-api.ts'
+import { download } from '../stitches/download.ts'
 
 interface Fields {
   readonly current: string
@@ -12,6 +16,7 @@ interface Fields {
 
 export function Account() {
   const { data: teacher } = useSessionQuery()
+  const [changed, setChanged] = useState(0)
   const [problem, setProblem] = useState<string | null>(null)
   const [form] = Form.useForm<Fields>()
   const { message } = App.useApp()
@@ -20,7 +25,8 @@ export function Account() {
     try {
       await api.changePassword(current, next)
       form.resetFields()
-      message.success('Your password is changed.')
+      message.success('Your password is changed. Wherever else you were signed in, you are no longer.')
+      setChanged((before) => before + 1)
     } catch (error) {
       setProblem(sentenceOf(error))
     }
@@ -47,8 +53,97 @@ export function Account() {
               Change the password
             </Button>
           </Form>
+          <Sessions key={changed} />
+          <Everything />
         </div>
       </main>
     </div>
+  )
+}
+
+const WHEN = 'D MMMM YYYY, HH:mm'
+
+/** Where she is signed in, and out of everywhere else. */
+function Sessions() {
+  const [sessions, setSessions] = useState<readonly SessionSeen[] | null>(null)
+  const { message } = App.useApp()
+  const attempt = useCallback(
+    (what: () => Promise<unknown>): void =>
+      void what()
+        .then(async () => setSessions((await api.sessions()).sessions))
+        .catch((thrown: unknown) => void message.error(sentenceOf(thrown))),
+    [message],
+  )
+  useEffect(() => attempt(() => Promise.resolve()), [attempt])
+  const others = (sessions ?? []).filter((one) => !one.isThis)
+  return (
+    <section>
+      <h2 style={{ margin: '26px 0 8px' }}>Where you are signed in</h2>
+      <ul className="account-list">
+        {(sessions ?? []).map(({ since, isThis }) => (
+          <li key={`${since} ${isThis}`}>
+            {isThis ? 'Here' : 'Another browser'}, since {dayjs(since).format(WHEN)}
+          </li>
+        ))}
+      </ul>
+      <Button disabled={others.length === 0} onClick={() => attempt(api.signOutElsewhere)}>
+        {others.length === 0 ? 'Signed in nowhere else' : `Sign out of ${counted(others.length, 'other browser')}`}
+      </Button>
+    </section>
+  )
+}
+
+function Everything() {
+  const [asking, setAsking] = useState(false)
+  const [password, setPassword] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const { message } = App.useApp()
+  const save = async (): Promise<void> => {
+    try {
+      download('lemmata-account.json', await api.everything())
+    } catch (thrown) {
+      message.error(sentenceOf(thrown))
+    }
+  }
+  const away = async (): Promise<void> => {
+    setProblem(null)
+    try {
+      await api.deleteAccount(password)
+      // Nothing of hers stays in the page.
+      location.assign('/sign-in')
+    } catch (thrown) {
+      setProblem(sentenceOf(thrown))
+    }
+  }
+  return (
+    <section>
+      <h2 style={{ margin: '26px 0 8px' }}>Everything that is kept of you</h2>
+      <p>Samplers with their versions, classes with what learners told, your stitches, stores and pictures, in one file that other programs can read.</p>
+      <p className="class-acts">
+        <Button onClick={() => void save()}>Save it as a file</Button>
+        <Button danger onClick={() => setAsking(true)}>
+          Delete the account
+        </Button>
+      </p>
+      <Modal
+        open={asking}
+        title="Delete the account"
+        okText="Delete all of it"
+        okButtonProps={{ danger: true, disabled: password === '' }}
+        onOk={() => void away()}
+        onCancel={() => setAsking(false)}
+      >
+        <p>Your samplers, classes, stitches and stores are deleted, and everything your learners told. This cannot be undone. Save the file first.</p>
+        <Input.Password
+          aria-label="Your password"
+          placeholder="Your password"
+          autoComplete="current-password"
+          autoFocus
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        {problem && <Alert type="error" title={problem} style={{ marginTop: 12 }} role="alert" />}
+      </Modal>
+    </section>
   )
 }

@@ -19,6 +19,14 @@ export const password = z.string().min(10, 'use at least 10 characters; a few wo
 export const makeAccount = z.object({ email, name: shortText, password })
 export const signIn = z.object({ email, password: z.string().min(1, 'type your password').max(200) })
 export const changePassword = z.object({ current: z.string().min(1, 'type your present password').max(200), next: password })
+export const deleteAccount = z.object({ password: z.string().min(1, 'type your password').max(200) })
+/** A browser in which a teacher is signed in. */
+export interface SessionSeen {
+  readonly since: string
+  /** When it was last signed in or changed. */
+  readonly last: string
+  readonly isThis: boolean
+}
 export const makeSampler = z.union([z.object({ name: shortText }), z.object({ document: z.unknown() })])
 
 /** A request of this many bytes or more is refused; the page sends no larger ones. */
