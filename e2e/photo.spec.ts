@@ -2,7 +2,7 @@
 import { bandSampler } from '@lemmata/contract/testing'
 import { practiceRow } from '@lemmata/core/photo'
 import { EVEN_HANDWORK, paintScene, PLAIN_SHOT, sewRow, shoot } from '@lemmata/core/stand-in-camera'
-import { expect, test } from '@playwright/test'
+import { type Browser, expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { codeOfClass, joinAs } from './learning.ts'
 import { nothingSerious } from './pages.ts'
@@ -23,16 +23,22 @@ async function photographOf({ done, plan }: (typeof rows)[number]): Promise<Buff
     .toBuffer()
 }
 
-test('is measured on her phone, and only its figures are sent, once', async ({ page, browser }) => {
-  const [wanted] = rows
-  if (!wanted) throw new Error('no row of the first lesson can be measured')
+/** She has joined on her phone, and opened the page on which rows of the exercise are photographed. */
+async function beforeThePicture(page: Page, browser: Browser, { exercise }: (typeof rows)[number]) {
   const code = await codeOfClass(page, sampler)
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(page.url()).origin })
   const hers = await phone.newPage()
   await hers.goto('/learn')
   await joinAs(hers, code, 'Gaia', 'Right')
-  await hers.getByRole('button', { name: wanted.exercise.name }).first().click()
+  await hers.getByRole('button', { name: exercise.name }).first().click()
   await hers.getByRole('button', { name: 'Photograph a row' }).click()
+  return { phone, hers }
+}
+
+test('is measured on her phone, and only its figures are sent, once', async ({ page, browser }) => {
+  const [wanted] = rows
+  if (!wanted) throw new Error('no row of the first lesson can be measured')
+  const { phone, hers } = await beforeThePicture(page, browser, wanted)
   await nothingSerious(hers, 'before the photograph')
   // Without card and cloth it is seen how it goes; nothing of that is kept.
   await hers.getByRole('button', { name: 'See it with a drawn example' }).click()
@@ -89,13 +95,7 @@ test('is measured on her phone, and only its figures are sent, once', async ({ p
 test('is sent to her teacher when she says so, and taken back', async ({ page, browser }) => {
   const [wanted] = rows
   if (!wanted) throw new Error('no row of the first lesson can be measured')
-  const code = await codeOfClass(page, sampler)
-  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(page.url()).origin })
-  const hers = await phone.newPage()
-  await hers.goto('/learn')
-  await joinAs(hers, code, 'Gaia', 'Right')
-  await hers.getByRole('button', { name: wanted.exercise.name }).first().click()
-  await hers.getByRole('button', { name: 'Photograph a row' }).click()
+  const { phone, hers } = await beforeThePicture(page, browser, wanted)
   const photograph = await photographOf(wanted)
   await hers.getByLabel('Choose one').setInputFiles({ name: 'row.jpg', mimeType: 'image/jpeg', buffer: photograph })
   await hers.getByRole('button', { name: 'Send this picture to my teacher' }).click({ timeout: 60_000 })

@@ -16,7 +16,10 @@ let failed = 0
 try {
   checkNode()
   await ensurePackages(root)
-  await ensurePrograms({ chromium: ['chromium'], pdftoppm: ['poppler-utils'], mariadbd: ['mariadb-server-core'], mariadb: ['mariadb-client-core'] })
+  await ensurePrograms({
+    ...{ chromium: ['chromium'], pdftoppm: ['poppler-utils'] },
+    ...{ mariadbd: ['mariadb-server-core'], mariadb: ['mariadb-client-core'], 'mariadb-dump': ['mariadb-client'] },
+  })
   await check('Types', 'scripts/typecheck.mjs')
   await check('Lint', 'node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0')
   await check('Layers', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config', '.dependency-cruiser.cjs', 'packages', 'apps')

@@ -61,6 +61,8 @@ export function Account() {
   )
 }
 
+/** The latest; of very many the rest is counted. */
+const SHOWN = 6
 const WHEN = 'D MMMM YYYY, HH:mm'
 
 /** Where she is signed in, and out of everywhere else. */
@@ -80,11 +82,12 @@ function Sessions() {
     <section>
       <h2 style={{ margin: '26px 0 8px' }}>Where you are signed in</h2>
       <ul className="account-list">
-        {(sessions ?? []).map(({ since, isThis }) => (
+        {(sessions ?? []).slice(0, SHOWN).map(({ since, isThis }) => (
           <li key={`${since} ${isThis}`}>
             {isThis ? 'Here' : 'Another browser'}, since {dayjs(since).format(WHEN)}
           </li>
         ))}
+        {sessions && sessions.length > SHOWN && <li>and {counted(sessions.length - SHOWN, 'more browser')}</li>}
       </ul>
       <Button disabled={others.length === 0} onClick={() => attempt(api.signOutElsewhere)}>
         {others.length === 0 ? 'Signed in nowhere else' : `Sign out of ${counted(others.length, 'other browser')}`}
