@@ -4,6 +4,7 @@ import { makeApp } from './app.ts'
 import { readConfig } from './config.ts'
 import { connectDatabase, defineModels, migrate } from './database/index.ts'
 import { DEMO, loadDemo } from './demo/load-demo.ts'
+import { tidy } from './housekeeping/index.ts'
 import { forgetEnded } from './learning/index.ts'
 import { stopPrinting } from './sheets/index.ts'
 
@@ -20,7 +21,7 @@ await migrate(sequelize)
 await loadDemo(sequelize, today(), config.RESET_DEMO === '1')
 let forgetting: Promise<unknown> = Promise.resolve()
 const forget = (): void => {
-  forgetting = forgetEnded(today()).catch((error: unknown) => log.error(error))
+  forgetting = Promise.all([forgetEnded(today()), tidy(new Date())]).catch((error: unknown) => log.error(error))
 }
 forget()
 setInterval(forget, 24 * 3600 * 1000).unref()

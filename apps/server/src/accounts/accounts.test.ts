@@ -1,7 +1,7 @@
 /** Accounts on the real application and a real MariaDB. */
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { SamplerRow, Teacher } from '../database/index.ts'
+import { SamplerRow, SessionRow, Teacher } from '../database/index.ts'
 import { makeServer, makeTeacher, post, type TestServer } from '../testing/make-server.ts'
 
 let server: TestServer
@@ -26,11 +26,26 @@ describe('accounts', () => {
     expect((await agent.get('/api/samplers')).status).toBe(200)
   })
 
-  it('hands out a cookie that no script of the page can read and no other site sends', async () => {
-    const { csrf } = (await request.agent(server.app).get('/api/session')).body
-    expect(csrf).toBeTruthy()
-    const first = await request(server.app).get('/api/session')
-    expect(String(first.headers['set-cookie'])).toMatch(/^lemmata=.*; HttpOnly; SameSite=Lax/)
+  it('keeps nothing of whoever has not signed in; whoever has gets a cookie that no script of the page can read and no other site sends', async () => {
+    const before = await SessionRow.count()
+    const stranger = await request(server.app).get('/api/session')
+    expect(stranger.headers['set-cookie']).toBeUndefined()
+    expect(await SessionRow.count()).toBe(before)
+    const made = await request(server.app)
+      .post('/api/accounts')
+      .set('x-csrf-token', stranger.body.csrf as string)
+      .send({ email: 'cookie@example.org', name: 'Coo', password: 'ten thousand stitches' })
+    expect(String(made.headers['set-cookie'])).toMatch(/^lemmata=.*; HttpOnly; SameSite=Lax/)
+    expect(await SessionRow.count()).toBe(before + 1)
+  })
+
+  it('takes no token of a stranger that is forged, old, or none', async () => {
+    const { csrf } = (await request(server.app).get('/api/session')).body as { csrf: string }
+    const [at = '', sign = ''] = csrf.split('.')
+    const enter = async (token: string) =>
+      (await request(server.app).post('/api/session').set('x-csrf-token', token).send({ email: 'ada@example.org', password: 'ten thousand stitches' })).status
+    for (const forged of ['', 'x', `${Number(at) - 1}.${sign}`, `${at}.${sign.slice(1)}`, `NaN.${sign}`, '.']) expect(await enter(forged)).toBe(401)
+    expect(await enter(csrf)).toBe(200)
   })
 
   it('keeps passwords as argon2id hashes only', async () => {

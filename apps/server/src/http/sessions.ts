@@ -1,10 +1,17 @@
 /** Sessions in MariaDB, a CSRF token in each, and who is signed in. */
-import { randomBytes, timingSafeEqual } from 'node:crypto'
+import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
 import connectSessionSequelize from 'connect-session-sequelize'
 import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import session from 'express-session'
 import type { Sequelize } from 'sequelize'
 import { HttpProblem, notSignedIn } from './problem.ts'
+
+declare module 'express-serve-static-core' {
+  interface Request {
+    /** What tokens of strangers are signed with. */
+    tokenSecret: string
+  }
+}
 
 declare module 'express-session' {
   interface SessionData {
@@ -27,7 +34,7 @@ export function sessions(sequelize: Sequelize, secret: string): RequestHandler {
     checkExpirationInterval: 15 * 60 * 1000,
     expiration: FOURTEEN_DAYS_MS,
   })
-  return session({
+  const handle = session({
     name: 'lemmata',
     secret,
     store,
@@ -36,23 +43,48 @@ export function sessions(sequelize: Sequelize, secret: string): RequestHandler {
     rolling: false,
     cookie: { httpOnly: true, sameSite: 'lax', maxAge: FOURTEEN_DAYS_MS },
   })
+  return (request, response, next) => {
+    request.tokenSecret = secret
+    handle(request, response, next)
+  }
 }
 
+/** Of whoever is signed in it stands in her session. Nobody else has one that is kept: hers tells by itself that it is ours, and how old it is. */
 export function csrfToken(request: Request): string {
+  if (!request.session.teacherId) return strangersToken(request.tokenSecret, Date.now())
   request.session.csrf ??= randomBytes(24).toString('base64url')
   return request.session.csrf
 }
 
-/** Requests that change something carry the session's token in a header, which no other site can read. */
+const STRANGERS_FOR_MS = 24 * 3600 * 1000
+
+function strangersToken(secret: string, at: number): string {
+  const sign = createHmac('sha256', secret).update(`stranger ${at}`).digest('base64url')
+  return `${at}.${sign}`
+}
+
+function isStrangersToken(secret: string, sent: string): boolean {
+  const at = Number(sent.split('.')[0])
+  return Number.isInteger(at) && Math.abs(Date.now() - at) < STRANGERS_FOR_MS && isSame(sent, strangersToken(secret, at))
+}
+
+function isSame(a: string, b: string): boolean {
+  const [one, other] = [Buffer.from(a), Buffer.from(b)]
+  return one.length === other.length && timingSafeEqual(one, other)
+}
+
+/** Requests that change something carry a token in a header, which no other site can read. */
 export function checkCsrf(request: Request, _response: Response, next: NextFunction): void {
   if (['GET', 'HEAD', 'OPTIONS'].includes(request.method)) return next()
-  const sent = Buffer.from(request.get('x-csrf-token') ?? '')
-  const kept = Buffer.from(request.session.csrf ?? '')
-  if (kept.length === 0) return next(notSignedIn())
-  if (sent.length !== kept.length || !timingSafeEqual(sent, kept)) {
-    return next(new HttpProblem(403, 'session.token', 'This page is from an earlier session. Reload it and try again; what you changed is kept.'))
-  }
-  next()
+  const sent = request.get('x-csrf-token') ?? ''
+  const { teacherId, csrf } = request.session
+  if (teacherId ? isSame(sent, csrf ?? '') && sent !== '' : isStrangersToken(request.tokenSecret, sent)) return next()
+  // Whoever was signed in when the page was opened is not any more.
+  next(
+    teacherId
+      ? new HttpProblem(403, 'session.token', 'This page is from an earlier session. Reload it and try again; what you changed is kept.')
+      : notSignedIn(),
+  )
 }
 
 /** A new session id at every sign-in, so that one known beforehand is worth nothing. */
