@@ -44,7 +44,13 @@ export async function startService(root, { folder = join(root, '.data'), port, e
     server = await keepRunning({
       name: 'The server',
       begin: async () => {
-        const begun = await startServer(root, { database: database.now(), port: address, secret, env, fromSource })
+        const begun = await startServer(root, {
+          database: database.now(),
+          port: address,
+          secret,
+          env: { MAIL_FOLDER: join(folder, 'mail'), ...env },
+          fromSource,
+        })
         // Begun again it is found where it was.
         address = begun.port
         return begun

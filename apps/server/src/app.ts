@@ -6,9 +6,7 @@ import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import helmet from 'helmet'
-import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import type { Sequelize } from 'sequelize'
 import { type AccountSettings, accountRoutes } from './accounts/index.ts'
 import { calendarRoutes, openCalendarRoutes } from './calendars/index.ts'
 import { classRoutes } from './classes/index.ts'
@@ -23,9 +21,7 @@ import { stitchRoutes } from './stitches/index.ts'
 import { versionRoutes } from './versions/index.ts'
 
 export interface AppSettings extends AccountSettings {
-  readonly sequelize: Sequelize
   readonly secret: string
-  readonly log: Logger
   /** Folder of the built page, where it is another. */
   readonly page?: string
 }

@@ -6,6 +6,7 @@ import { connectDatabase, defineModels, migrate } from './database/index.ts'
 import { DEMO, loadDemo } from './demo/load-demo.ts'
 import { tidy } from './housekeeping/index.ts'
 import { forgetEnded } from './learning/index.ts'
+import { makePost } from './mail/index.ts'
 import { stopPrinting } from './sheets/index.ts'
 
 process.on('uncaughtException', (error) => {
@@ -25,7 +26,8 @@ const forget = (): void => {
 }
 forget()
 setInterval(forget, 24 * 3600 * 1000).unref()
-const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60 })
+const post = makePost({ url: config.MAIL_URL, folder: config.MAIL_FOLDER, from: config.MAIL_FROM })
+const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60, post, address: config.ADDRESS })
 const server = app.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address()
   process.send?.({ port: typeof address === 'object' && address ? address.port : config.PORT, demo: DEMO })

@@ -33,6 +33,8 @@ export {
   changePassword,
   copySampler,
   deleteAccount,
+  forgottenPassword,
+  newPassword,
   keepVersion,
   makeAccount,
   makeClass,

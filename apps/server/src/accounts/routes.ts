@@ -1,22 +1,31 @@
-import { changePassword, deleteAccount, makeAccount, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
+import { changePassword, deleteAccount, forgottenPassword, makeAccount, newPassword, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
 import { Router } from 'express'
+import type { Logger } from 'pino'
+import type { Sequelize } from 'sequelize'
 import { Teacher } from '../database/index.ts'
 import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
+import type { Post } from '../mail/index.ts'
 import { principalOf } from '../access/index.ts'
 import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
 import { deleteTeacher, everythingOf } from './everything.ts'
+import { resetPassword, sendReset } from './forgotten.ts'
 import { endOtherSessions, sessionsOf } from './own-sessions.ts'
 import { changeTeacherPassword, checkTeacher, makeTeacher } from './service.ts'
 
 const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
 
 export interface AccountSettings {
+  readonly sequelize: Sequelize
+  readonly log: Logger
+  readonly post: Post
+  /** Under which people reach it, without a last slash; none where it is what they have asked for. */
+  readonly address: string | undefined
   /** Wrong sign-ins from one address in five minutes. */
   readonly mostTries: number
 }
 
-export function accountRoutes({ mostTries }: AccountSettings): Router {
+export function accountRoutes({ mostTries, sequelize, log, post, address }: AccountSettings): Router {
   const routes = Router()
   const limit = limitTries(mostTries, 'account.too-many-tries')
 
@@ -49,6 +58,19 @@ export function accountRoutes({ mostTries }: AccountSettings): Router {
     await changeTeacherPassword(id, parseBody(changePassword, request.body))
     // Whoever knew the old one is out.
     await endOtherSessions(id, request.sessionID)
+    response.status(204).end()
+  })
+
+  const limitForgotten = limitTries(mostTries, 'account.too-many-tries', { countsAll: true })
+  routes.post('/account/forgotten', limitForgotten, (request, response) => {
+    const { email } = parseBody(forgottenPassword, request.body)
+    const at = address ?? `${request.protocol}://${request.get('host') ?? ''}`
+    void sendReset(post, email, at).catch((error: unknown) => log.error({ err: error }, 'a message could not be sent'))
+    response.status(204).end()
+  })
+
+  routes.post('/account/new-password', limit, async (request, response) => {
+    await resetPassword(sequelize, parseBody(newPassword, request.body))
     response.status(204).end()
   })
 

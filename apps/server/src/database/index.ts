@@ -10,6 +10,7 @@ export {
   OperationRow,
   OwnStitchRow,
   PictureRow,
+  ResetRow,
   SamplerRow,
   SessionRow,
   StoresOperationRow,

@@ -20,6 +20,13 @@ export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreation
   declare updatedAt: CreationOptional<Date>
 }
 
+/** A link by which a forgotten password is set anew; the link itself is only in the message. */
+export class ResetRow extends Model<InferAttributes<ResetRow>, InferCreationAttributes<ResetRow>> {
+  declare tokenHash: string
+  declare teacherId: string
+  declare createdAt: CreationOptional<Date>
+}
+
 export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreationAttributes<SamplerRow>> {
   declare id: CreationOptional<string>
   declare teacherId: string
@@ -124,6 +131,10 @@ export function defineModels(sequelize: Sequelize): void {
   // Made anew for each column: Sequelize writes into the description it is given.
   const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 })
   const now = () => ({ type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW })
+  ResetRow.init(
+    { tokenHash: { type: DataTypes.STRING(64), primaryKey: true }, teacherId: { type: DataTypes.UUID, allowNull: false }, createdAt: now() },
+    { sequelize, tableName: 'password_resets', timestamps: false },
+  )
   SessionRow.init(
     {
       ...{ sid: { type: DataTypes.STRING(36), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT, teacherId: DataTypes.UUID },

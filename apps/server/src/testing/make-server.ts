@@ -5,11 +5,14 @@ import { Sequelize } from 'sequelize'
 import request, { type Agent } from 'supertest'
 import { makeApp } from '../app.ts'
 import { connectDatabase, defineModels, migrate } from '../database/index.ts'
+import type { Message } from '../mail/index.ts'
 import { stopPrinting } from '../sheets/index.ts'
 
 export interface TestServer {
   readonly app: ReturnType<typeof makeApp>
   readonly sequelize: Sequelize
+  /** Messages that were sent. */
+  readonly sent: Message[]
   readonly stop: () => Promise<void>
 }
 
@@ -24,10 +27,16 @@ export async function makeServer(name: string, page?: string): Promise<TestServe
   const sequelize = connectDatabase({ DATABASE_HOST: host, DATABASE_PORT: port, DATABASE_NAME: own, DATABASE_USER: user, DATABASE_PASSWORD: password })
   defineModels(sequelize)
   await migrate(sequelize)
-  const app = makeApp({ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, ...(page === undefined ? {} : { page }) })
+  const sent: Message[] = []
+  const app = makeApp({
+    ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address: 'https://lemmata.example' },
+    post: (message) => Promise.resolve(void sent.push(message)),
+    ...(page === undefined ? {} : { page }),
+  })
   return {
     app,
     sequelize,
+    sent,
     stop: async () => {
       await stopPrinting()
       await sequelize.close()

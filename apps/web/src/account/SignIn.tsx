@@ -1,4 +1,4 @@
-/** Sign in, or make an account: one form, two ways. */
+/** Sign in, or make an account: one form, two ways; a third for a password that was forgotten, and a fourth by the link that comes then. */
 import { Alert, Button, Form, Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
@@ -10,12 +10,30 @@ interface Fields {
   readonly password: string
 }
 
+const WORDS = { in: 'Sign in', new: 'Make the account', forgotten: 'Send me a link', again: 'Set the new password' } as const
+const BACK = ['in', 'I have an account: sign in'] as const
+const OTHERS: Readonly<Record<Way, readonly (readonly [Way, string])[]>> = {
+  in: [
+    ['new', 'I am new here: make an account'],
+    ['forgotten', 'I have forgotten my password'],
+  ],
+  new: [BACK],
+  forgotten: [BACK],
+  again: [['forgotten', 'Send me another link']],
+}
+
+type Way = 'in' | 'new' | 'forgotten' | 'again'
+
 export function SignIn() {
-  const [isNew, setIsNew] = useState(false)
+  const location = useLocation()
+  const token = new URLSearchParams(location.search).get('new-password')
+  const [way, setWay] = useState<Way>(token === null ? 'in' : 'again')
+  const [done, setDone] = useState<string | null>(null)
+  const isNew = way === 'new'
+  const isNewPassword = isNew || way === 'again'
   const [problem, setProblem] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
   const navigate = useNavigate()
-  const location = useLocation()
   const from = (location.state as { from?: string } | null)?.from ?? '/'
   useEffect(() => {
     document.title = 'Sign in \u2013 Lemmata'
@@ -27,6 +45,15 @@ export function SignIn() {
     try {
       // The token of this session first: a page left open over night has an old one.
       await api.session()
+      if (way === 'forgotten') {
+        await api.forgottenPassword(email)
+        return setDone('If there is an account with this address, a message is on its way to it. The link in it is good for an hour.')
+      }
+      if (way === 'again') {
+        await api.newPassword(token ?? '', password)
+        setWay('in')
+        return setDone('Your new password is set. Sign in with it.')
+      }
       const answer = isNew ? await api.makeAccount({ email, name, password }) : await api.signIn(email, password)
       // The rest of the application is loaded now, by whoever has come in.
       const [{ store }, { serverApi }] = await Promise.all([import('../store/index.ts'), import('../api/server-api.ts')])
@@ -57,32 +84,42 @@ export function SignIn() {
               <Input autoComplete="name" maxLength={120} />
             </Form.Item>
           )}
-          <Form.Item name="email" label="E-mail address" rules={[{ required: true, message: 'Type your e-mail address.' }]}>
-            <Input type="email" autoComplete="username" maxLength={200} autoFocus />
-          </Form.Item>
-          <Form.Item
-            name="password"
-            label="Password"
-            extra={isNew ? 'At least 10 characters; a few words are easy to remember.' : undefined}
-            rules={[{ required: true, message: 'Type your password.' }, ...(isNew ? [{ min: 10, message: 'Use at least 10 characters.' }] : [])]}
-          >
-            <Input.Password autoComplete={isNew ? 'new-password' : 'current-password'} maxLength={200} />
-          </Form.Item>
+          {way !== 'again' && (
+            <Form.Item name="email" label="E-mail address" rules={[{ required: true, message: 'Type your e-mail address.' }]}>
+              <Input type="email" autoComplete="username" maxLength={200} autoFocus />
+            </Form.Item>
+          )}
+          {way !== 'forgotten' && (
+            <Form.Item
+              name="password"
+              label={way === 'again' ? 'New password' : 'Password'}
+              extra={isNewPassword ? 'At least 10 characters; a few words are easy to remember.' : undefined}
+              rules={[{ required: true, message: 'Type your password.' }, ...(isNewPassword ? [{ min: 10, message: 'Use at least 10 characters.' }] : [])]}
+            >
+              <Input.Password autoComplete={isNewPassword ? 'new-password' : 'current-password'} maxLength={200} />
+            </Form.Item>
+          )}
+          {done && <Alert type="success" title={done} style={{ marginBottom: 12 }} role="status" />}
           {problem && <Alert type="error" title={problem} style={{ marginBottom: 12 }} role="alert" />}
           <Button type="primary" htmlType="submit" block loading={busy}>
-            {isNew ? 'Make the account' : 'Sign in'}
+            {WORDS[way]}
           </Button>
         </Form>
-        <Button
-          type="link"
-          style={{ marginTop: 8, paddingInline: 0 }}
-          onClick={() => {
-            setIsNew(!isNew)
-            setProblem(null)
-          }}
-        >
-          {isNew ? 'I have an account: sign in' : 'I am new here: make an account'}
-        </Button>
+        <p className="sign-in-ways">
+          {OTHERS[way].map(([other, words]) => (
+            <Button
+              key={other}
+              type="link"
+              onClick={() => {
+                setWay(other)
+                setProblem(null)
+                setDone(null)
+              }}
+            >
+              {words}
+            </Button>
+          ))}
+        </p>
       </div>
     </main>
   )

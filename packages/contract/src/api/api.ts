@@ -19,6 +19,9 @@ export const password = z.string().min(10, 'use at least 10 characters; a few wo
 export const makeAccount = z.object({ email, name: shortText, password })
 export const signIn = z.object({ email, password: z.string().min(1, 'type your password').max(200) })
 export const changePassword = z.object({ current: z.string().min(1, 'type your present password').max(200), next: password })
+export const forgottenPassword = z.object({ email })
+/** `token`: out of the message. */
+export const newPassword = z.object({ token: z.string().min(20).max(64), next: password })
 export const deleteAccount = z.object({ password: z.string().min(1, 'type your password').max(200) })
 /** A browser in which a teacher is signed in. */
 export interface SessionSeen {

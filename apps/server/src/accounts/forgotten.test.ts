@@ -1,0 +1,83 @@
+/** A forgotten password, on the real application and a real MariaDB. */
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ResetRow } from '../database/index.ts'
+import { makePost } from '../mail/index.ts'
+import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
+
+let server: TestServer
+let ada: TestTeacher
+let email: string
+beforeAll(async () => {
+  server = await makeServer('forgotten')
+  ada = await makeTeacher(server)
+  email = (await ada.agent.get('/api/session')).body.teacher.email as string
+})
+afterAll(() => server.stop())
+
+async function ask(path: string, body: object): Promise<number> {
+  const { csrf } = (await request(server.app).get('/api/session')).body as { csrf: string }
+  return (await request(server.app).post(`/api${path}`).set('x-csrf-token', csrf).send(body)).status
+}
+/** Out of the message that was sent last, once it is there. */
+async function tokenOf(message: number): Promise<string> {
+  while (server.sent.length < message) await new Promise((resolve) => setTimeout(resolve, 10))
+  return /new-password=([\w-]+)/.exec(server.sent[message - 1]?.text ?? '')?.[1] ?? ''
+}
+
+describe('a forgotten password', () => {
+  it('is set anew by a link to her address, once; her sessions end', async () => {
+    expect(await ask('/account/forgotten', { email })).toBe(204)
+    const token = await tokenOf(1)
+    expect(server.sent[0]?.to).toBe(email)
+    expect(server.sent[0]?.text).toContain('https://lemmata.example/sign-in?new-password=')
+    expect(await ask('/account/new-password', { token, next: 'short' })).toBe(422)
+    expect(await ask('/account/new-password', { token, next: 'drizzle on the roof' })).toBe(204)
+    expect((await ada.agent.get('/api/samplers')).status).toBe(401)
+    expect(await ask('/session', { email, password: 'rain on the window' })).toBe(401)
+    expect(await ask('/session', { email, password: 'drizzle on the roof' })).toBe(200)
+    expect(await ask('/account/new-password', { token, next: 'once more with it' })).toBe(422)
+  })
+
+  it('of an address that is not known is answered alike, and nothing is sent; a link that was asked for again, or is old, is none', async () => {
+    const before = server.sent.length
+    expect(await ask('/account/forgotten', { email: 'nobody@example.org' })).toBe(204)
+    expect(await ask('/account/forgotten', { email })).toBe(204)
+    const first = await tokenOf(before + 1)
+    expect(await ask('/account/forgotten', { email })).toBe(204)
+    const second = await tokenOf(before + 2)
+    expect(await ask('/account/new-password', { token: first, next: 'the first is gone' })).toBe(422)
+    await ResetRow.update({ createdAt: new Date(Date.now() - 3601 * 1000) }, { where: {} })
+    expect(await ask('/account/new-password', { token: second, next: 'an hour too late' })).toBe(422)
+    expect(server.sent).toHaveLength(before + 2)
+  })
+
+  it('is not asked for without end from one address', async () => {
+    const answers: number[] = []
+    for (let index = 0; index < 25; index += 1) answers.push(await ask('/account/forgotten', { email: 'nobody@example.org' }))
+    expect(answers).toContain(429)
+  })
+})
+
+it('without a post office a message lies in the folder as it would have been sent', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'lemmata-mail-'))
+  const post = makePost({ url: undefined, folder: join(folder, 'mail'), from: 'Lemmata <lemmata@localhost>' })
+  await post({ to: 'nora@example.org', subject: 'Nebel über dem Hügel', text: 'A line.\nhttps://lemmata.example/sign-in' })
+  const [file = ''] = readdirSync(join(folder, 'mail'))
+  const text = readFileSync(join(folder, 'mail', file), 'utf8')
+  expect(text).toMatch(/^To: nora@example\.org$/m)
+  expect(text).toMatch(/^Subject: =\?UTF-8\?/m)
+  expect(text).toContain('https://lemmata.example/sign-in')
+  // What somebody calls herself makes no second address.
+  await expect(
+    post({ to: 'a@example.org\nBcc: b@example.org', subject: 'x', text: 'x' }).then(() =>
+      readdirSync(join(folder, 'mail'))
+        .map((one) => readFileSync(join(folder, 'mail', one), 'utf8'))
+        .some((one) => /^Bcc:/m.test(one)),
+    ),
+  ).resolves.toBe(false)
+  rmSync(folder, { recursive: true })
+})
