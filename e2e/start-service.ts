@@ -16,6 +16,7 @@ export default async function startForTests(): Promise<() => Promise<void>> {
   const folder = mkdtempSync(join(tmpdir(), 'lemmata-e2e-'))
   const service = await startService(root, { folder, port: 0 })
   process.env.LEMMATA_ADDRESS = service.address
+  process.env.LEMMATA_FOLDER = folder
   return async () => {
     await service.stop()
     rmSync(folder, { recursive: true, force: true })

@@ -99,7 +99,11 @@ export function SignIn() {
               <Input.Password autoComplete={isNewPassword ? 'new-password' : 'current-password'} maxLength={200} />
             </Form.Item>
           )}
-          {done && <Alert type="success" title={done} style={{ marginBottom: 12 }} role="status" />}
+          {done && (
+            <p role="status">
+              <b>{done}</b>
+            </p>
+          )}
           {problem && <Alert type="error" title={problem} style={{ marginBottom: 12 }} role="alert" />}
           <Button type="primary" htmlType="submit" block loading={busy}>
             {WORDS[way]}
