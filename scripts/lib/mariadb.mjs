@@ -64,7 +64,13 @@ export async function startMariaDb(folder, { database = 'lemmata' } = {}) {
     pid: () => Number(readIfThere(join(data, 'mariadb.pid')) ?? 0),
     stop: async () => {
       child.stdin.end()
-      const patience = setTimeout(() => process.kill(-child.pid, 'SIGKILL'), 15_000)
+      const patience = setTimeout(() => {
+        try {
+          process.kill(-child.pid, 'SIGKILL')
+        } catch {
+          // Gone in this very moment.
+        }
+      }, 15_000)
       await ended
       clearTimeout(patience)
     },
