@@ -32,6 +32,9 @@ export function makeApp(settings: AppSettings): Express {
   const { page: folder = PAGE } = settings
   const app = express()
   app.disable('x-powered-by')
+  // Behind a proxy on this machine it is the proxy that knows who asks, and whether safely.
+  const isHosted = settings.address?.startsWith('https://') ?? false
+  if (isHosted) app.set('trust proxy', 'loopback')
   // Files need no rules for pages: of forty small ones those would be a tenth of what a phone loads.
   app.use('/assets', compression(), briefRules, assets(join(folder, 'assets')), notFound)
   app.use(
@@ -45,11 +48,11 @@ export function makeApp(settings: AppSettings): Express {
           'img-src': ["'self'", 'data:', 'blob:'],
           'worker-src': ["'self'", 'blob:'],
           'frame-src': ["'self'", 'blob:'],
-          'upgrade-insecure-requests': null,
+          'upgrade-insecure-requests': isHosted ? [] : null,
         },
       },
-      // Plain http on loopback.
-      strictTransportSecurity: false,
+      // As it stands it is plain http on loopback.
+      strictTransportSecurity: isHosted ? { maxAge: 365 * 24 * 3600 } : false,
     }),
   )
   app.use(compression())
@@ -66,7 +69,7 @@ export function makeApp(settings: AppSettings): Express {
   })
   api.use(openCalendarRoutes())
   api.use(learnerRoutes(settings.sequelize, settings))
-  api.use(sessions(settings.sequelize, settings.secret))
+  api.use(sessions(settings.sequelize, settings.secret, isHosted))
   api.use(checkCsrf)
   api.use(pictureRoutes())
   api.use(express.json({ limit: '4mb' }))

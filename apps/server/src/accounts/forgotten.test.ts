@@ -35,7 +35,7 @@ describe('a forgotten password', () => {
     expect(await ask('/account/forgotten', { email })).toBe(204)
     const token = await tokenOf(1)
     expect(server.sent[0]?.to).toBe(email)
-    expect(server.sent[0]?.text).toContain('https://lemmata.example/sign-in?new-password=')
+    expect(server.sent[0]?.text).toContain('http://lemmata.example/sign-in?new-password=')
     expect(await ask('/account/new-password', { token, next: 'short' })).toBe(422)
     expect(await ask('/account/new-password', { token, next: 'drizzle on the roof' })).toBe(204)
     expect((await ada.agent.get('/api/samplers')).status).toBe(401)

@@ -5,6 +5,7 @@ import { ResetRow, SessionRow, Teacher } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import type { Post } from '../mail/index.ts'
 import { hashPassword } from './passwords.ts'
+import { refuseWeak } from './weak-password.ts'
 
 const GOOD_FOR_MS = 3600 * 1000
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
@@ -40,7 +41,9 @@ export async function resetPassword(sequelize: Sequelize, { token, next }: { rea
   await sequelize.transaction(async (transaction) => {
     const row = await ResetRow.findOne({ where: { tokenHash: hashOf(token), createdAt: stillGood() }, transaction, lock: transaction.LOCK.UPDATE })
     if (!row) throw new HttpProblem(422, 'account.link', 'This link is not good any more. Ask for another one.')
-    await Teacher.update({ passwordHash }, { where: { id: row.teacherId }, transaction })
+    const teacher = await Teacher.findByPk(row.teacherId, { transaction })
+    if (teacher) refuseWeak(next, teacher)
+    await teacher?.update({ passwordHash }, { transaction })
     await ResetRow.destroy({ where: { teacherId: row.teacherId }, transaction })
     await SessionRow.destroy({ where: { teacherId: row.teacherId }, transaction })
   })

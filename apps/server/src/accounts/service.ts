@@ -3,8 +3,10 @@ import { UniqueConstraintError } from 'sequelize'
 import { Teacher } from '../database/index.ts'
 import { HttpProblem, notSignedIn } from '../http/problem.ts'
 import { hashPassword, passwordMatches } from './passwords.ts'
+import { refuseWeak } from './weak-password.ts'
 
 export async function makeTeacher(given: { email: string; name: string; password: string }): Promise<Teacher> {
+  refuseWeak(given.password, given)
   try {
     return await Teacher.create({ email: given.email, name: given.name, passwordHash: await hashPassword(given.password) })
   } catch (error) {
@@ -26,6 +28,7 @@ export async function changeTeacherPassword(teacherId: string, given: { current:
   if (!teacher) throw notSignedIn()
   if (!(await passwordMatches(given.current, teacher.passwordHash)))
     throw new HttpProblem(422, 'account.password', 'Your present password is not this one. Type it again.')
+  refuseWeak(given.next, teacher)
   teacher.passwordHash = await hashPassword(given.next)
   await teacher.save()
 }

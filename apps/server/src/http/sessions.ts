@@ -25,7 +25,8 @@ const FOURTEEN_DAYS_MS = 14 * 24 * 3600 * 1000
 /** Whose it is stands beside it too: all of one teacher's are found by it. */
 const withTeacher = (fields: object, { teacherId = null }: { readonly teacherId?: string | null }): object => ({ ...fields, teacherId })
 
-export function sessions(sequelize: Sequelize, secret: string): RequestHandler {
+/** `isHosted`: reached over https alone, so that the cookie goes over nothing else. */
+export function sessions(sequelize: Sequelize, secret: string, isHosted: boolean): RequestHandler {
   const Store = connectSessionSequelize(session.Store)
   const store = new Store({
     db: sequelize,
@@ -41,7 +42,7 @@ export function sessions(sequelize: Sequelize, secret: string): RequestHandler {
     resave: false,
     saveUninitialized: false,
     rolling: false,
-    cookie: { httpOnly: true, sameSite: 'lax', maxAge: FOURTEEN_DAYS_MS },
+    cookie: { httpOnly: true, sameSite: 'lax', secure: isHosted, maxAge: FOURTEEN_DAYS_MS },
   })
   return (request, response, next) => {
     request.tokenSecret = secret

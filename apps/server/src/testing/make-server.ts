@@ -16,8 +16,8 @@ export interface TestServer {
   readonly stop: () => Promise<void>
 }
 
-/** `page`: folder of a built page, where one is asked for. */
-export async function makeServer(name: string, page?: string): Promise<TestServer> {
+/** `page`: folder of a built page, where one is asked for. `address`: under which people reach it. */
+export async function makeServer(name: string, page?: string, address = 'http://lemmata.example'): Promise<TestServer> {
   const { host, port, database, user, password } = inject('database')
   const own = `${database}_${name}`
   const admin = new Sequelize('', user, password, { host, port, dialect: 'mysql', logging: false })
@@ -29,7 +29,7 @@ export async function makeServer(name: string, page?: string): Promise<TestServe
   await migrate(sequelize)
   const sent: Message[] = []
   const app = makeApp({
-    ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address: 'https://lemmata.example' },
+    ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address },
     post: (message) => Promise.resolve(void sent.push(message)),
     ...(page === undefined ? {} : { page }),
   })

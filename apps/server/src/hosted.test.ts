@@ -1,0 +1,44 @@
+/** Behind a proxy that speaks https: one setting, and cookies, rules and addresses follow. */
+import request from 'supertest'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { makeServer, type TestServer } from './testing/make-server.ts'
+
+let server: TestServer
+beforeAll(async () => {
+  server = await makeServer('hosted', undefined, 'https://lemmata.example')
+})
+afterAll(() => server.stop())
+
+it('gives a cookie that goes over https alone, and says that nothing else is to be used', async () => {
+  const first = await request(server.app).get('/api/session').set('x-forwarded-proto', 'https')
+  expect(first.headers['strict-transport-security']).toBe('max-age=31536000; includeSubDomains')
+  const made = await request(server.app)
+    .post('/api/accounts')
+    .set({ 'x-forwarded-proto': 'https', 'x-csrf-token': first.body.csrf as string })
+    .send({ email: 'ada@example.org', name: 'Ada', password: 'rain on the window' })
+  expect(made.status).toBe(201)
+  expect(String(made.headers['set-cookie'])).toMatch(/; HttpOnly; Secure; SameSite=Lax$/)
+})
+
+it('gives none to who comes past the proxy, over plain http', async () => {
+  const first = await request(server.app).get('/api/session')
+  const made = await request(server.app)
+    .post('/api/session')
+    .set('x-csrf-token', first.body.csrf as string)
+    .send({ email: 'ada@example.org', password: 'rain on the window' })
+  expect(made.headers['set-cookie']).toBeUndefined()
+})
+
+it('counts tries by whoever asks the proxy, not by the proxy', async () => {
+  const { csrf } = (await request(server.app).get('/api/session')).body as { csrf: string }
+  const wrong = async (from: string): Promise<number> =>
+    (
+      await request(server.app)
+        .post('/api/session')
+        .set({ 'x-forwarded-for': from, 'x-forwarded-proto': 'https', 'x-csrf-token': csrf })
+        .send({ email: 'ada@example.org', password: 'not hers at all' })
+    ).status
+  for (let index = 0; index < 20; index += 1) await wrong('203.0.113.7')
+  expect(await wrong('203.0.113.7')).toBe(429)
+  expect(await wrong('203.0.113.8')).toBe(401)
+})
