@@ -32,16 +32,13 @@ export function WindowSeen({ names, window, stitches, chosen, asked }: Props) {
     drawn.height = window.height
     drawn.getContext('2d')?.drawImage(window, 0, 0)
   }, [window])
-  const wasRead = first !== null
   useEffect(() => {
     const strip = along.current
-    if (!strip || !wasRead) return
-    // The row's beginning; afterwards the stitch that was chosen, in the middle.
-    const leftMm = shown === null ? (first ?? 0) - BEFORE_MM : shown - (WIDE * strip.clientWidth) / strip.scrollWidth / 2
+    if (!strip || first === null) return
+    // The row's beginning; while marks are put right, the stitch that was chosen, in the middle.
+    const leftMm = shown === null ? first - BEFORE_MM : shown - (WIDE * strip.clientWidth) / strip.scrollWidth / 2
     strip.scrollLeft = ((leftMm - WINDOW.left) / WIDE) * strip.scrollWidth
-    // The row's beginning is where it began, wherever its first stitch is moved.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [wasRead, shown])
+  }, [first, shown])
   return (
     // Wider than a phone, so that each stitch is seen: it is drawn along under the thumb.
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what can be scrolled is reached by the keyboard too.
