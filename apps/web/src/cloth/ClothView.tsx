@@ -39,6 +39,7 @@ import { useUnderlay } from './use-underlay.ts'
 import { useLastSeen } from './use-last-seen.ts'
 import { usePainting } from './use-painting.ts'
 import { usePaintingAbove, useParted } from './use-painting-above.ts'
+import { useOncePerFrame } from './use-once-per-frame.ts'
 import { toCloth, type View, zoomAt } from './view.ts'
 import { viewFor } from './view-for.ts'
 
@@ -82,23 +83,6 @@ interface Props {
 
 /** A drag that goes no further chooses what lies there. */
 const STILL_PX = 4
-
-/** Changes of a gesture come faster than frames: they are taken together, once a frame. */
-function useOncePerFrame(set: (change: (before: View | null) => View | null) => void): (change: (before: View | null) => View | null) => void {
-  const waiting = useRef<((before: View | null) => View | null)[]>([])
-  return useCallback(
-    (change) => {
-      waiting.current.push(change)
-      if (waiting.current.length > 1) return
-      requestAnimationFrame(() => {
-        const changes = waiting.current
-        waiting.current = []
-        set((before) => changes.reduce((now, one) => one(now), before))
-      })
-    },
-    [set],
-  )
-}
 
 export function ClothView(props: Props) {
   const {
@@ -240,7 +224,8 @@ export function ClothView(props: Props) {
 
   const current = draft && draft.drawn.id === drawn?.id ? draft.drawn : drawn
   const [inHand, setInHand] = useState<string | null>(null)
-  const handles = current && !mirrored && !drawing && !byHand ? handlesInView(current.guide, inHand, view?.scale ?? 0) : []
+  const inView = useMemo(() => (current ? handlesInView(current.guide, inHand, scale) : []), [current, inHand, scale])
+  const handles = mirrored || drawing || byHand ? [] : inView
   const sketches = useMemo(() => sketchesOf(sampler), [sampler])
   const letters = useMemo(() => lettersOf(sampler, done), [sampler, done])
   const ink = inkOn(cloth.colour.hex)
@@ -307,33 +292,35 @@ export function ClothView(props: Props) {
             />
           )}
           <Cautions sampler={sampler} done={resting} view={view} mirroredMm={mirroredMm} onSelect={onSelect} />
-          {current && handles.length > 0 && (
-            <GuideLine
-              guide={current.guide}
-              view={view}
-              onPointerDown={(event) => {
-                const whole = handles.find((one) => one.id === 'whole')
-                const near = clothPoint(event)
-                if (whole) takeHold(whole, 'line', event, () => change(editPoint(current.guide, { kind: 'add', near })))
-              }}
-            />
-          )}
-          {current &&
-            handles.map((handle) => (
-              <Pin
-                key={handle.id}
-                handle={handle}
+          <g transform={by ? `translate(${by.x * scale} ${by.y * scale})` : undefined}>
+            {current && handles.length > 0 && (
+              <GuideLine
+                guide={current.guide}
                 view={view}
-                name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
-                dragged={draft !== null && isDragging()}
                 onPointerDown={(event) => {
-                  if (handle.of === undefined) setInHand(handle.id)
-                  takeHold(handle, handle.id, event, () => isPlace(handle) && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id })))
+                  const whole = handles.find((one) => one.id === 'whole')
+                  const near = clothPoint(event)
+                  if (whole) takeHold(whole, 'line', event, () => change(editPoint(current.guide, { kind: 'add', near })))
                 }}
-                onKeyDown={(event) => onHandleKey(handle, event)}
-                onFocus={() => handle.of === undefined && setInHand(handle.id)}
               />
-            ))}
+            )}
+            {current &&
+              handles.map((handle) => (
+                <Pin
+                  key={handle.id}
+                  handle={handle}
+                  view={view}
+                  name={`${selected?.name ?? current?.name ?? 'Guide'}: ${handle.name}`}
+                  dragged={draft !== null && isDragging()}
+                  onPointerDown={(event) => {
+                    if (handle.of === undefined) setInHand(handle.id)
+                    takeHold(handle, handle.id, event, () => isPlace(handle) && change(editPoint(current.guide, { kind: 'turn', handleId: handle.id })))
+                  }}
+                  onKeyDown={(event) => onHandleKey(handle, event)}
+                  onFocus={() => handle.of === undefined && setInHand(handle.id)}
+                />
+              ))}
+          </g>
           <Tapes view={view} width={width} height={height} unit={sampler.units} mirroredMm={mirroredMm} held={heldBox} />
         </svg>
       )}

@@ -17,7 +17,7 @@ export interface Draft {
   readonly drawn: DrawnGuide
   /** As last worked; a moment behind the guide while it is dragged fast. */
   readonly done: readonly WorkedExercise[]
-  /** Exercises that go along as they are, and how far, mm: nothing of them is worked anew. Null where the guide changes its form. */
+  /** Exercises that go along as they are, and how far, mm, from where `drawn` lies: nothing of them is worked anew. Null where the guide changes its form. */
   readonly carried: Carried | null
 }
 
@@ -41,6 +41,8 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
   const drag = useRef<Drag | null>(null)
   const frame = useRef(0)
   const guide = useRef<Guide | null>(null)
+  /** Where the handle has been dragged to. */
+  const to = useRef<Point | null>(null)
   const working = useRef(false)
   const surroundings = useRef({ sampler, around })
   surroundings.current = { sampler, around }
@@ -49,6 +51,7 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
     cancelAnimationFrame(frame.current)
     drag.current = null
     guide.current = null
+    to.current = null
     setDraft(null)
   }, [])
 
@@ -85,17 +88,20 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
       const now = drag.current
       if (!now) return
       const at = toCloth(event)
-      guide.current = moveHandle(now.drawn.guide, now.handle, { x: at.x + now.grip.x, y: at.y + now.grip.y })
+      const there = { x: at.x + now.grip.x, y: at.y + now.grip.y }
+      to.current = there
       cancelAnimationFrame(frame.current)
       frame.current = requestAnimationFrame(() => {
-        if (!guide.current) return
-        const drawn = { ...now.drawn, guide: guide.current }
-        const there = now.carries && handlesOf(guide.current).find((one) => one.id === now.handle.id)
-        if (now.carries && there) {
-          const by = { x: there.at.x - now.handle.at.x, y: there.at.y - now.handle.at.y }
-          setDraft((before) => ({ drawn, done: NOTHING, carried: { ids: before?.carried?.ids ?? now.carries ?? NOBODY, by } }))
+        if (drag.current !== now) return
+        const ids = now.carries
+        if (ids) {
+          // Nothing of it is read again: the guide is seen where it is carried to, and moved when it is put down.
+          const by = { x: there.x - now.handle.at.x, y: there.y - now.handle.at.y }
+          setDraft({ drawn: now.drawn, done: NOTHING, carried: { ids, by } })
           return
         }
+        guide.current = moveHandle(now.drawn.guide, now.handle, there)
+        const drawn = { ...now.drawn, guide: guide.current }
         setDraft((before) => ({ drawn, done: before?.done ?? NOTHING, carried: null }))
         void work(now)
       })
@@ -105,7 +111,7 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
 
   const end = useCallback((): void => {
     const now = drag.current
-    const moved = guide.current
+    const moved = now && to.current ? moveHandle(now.drawn.guide, now.handle, to.current) : null
     drop()
     if (!now || !moved || JSON.stringify(moved) === JSON.stringify(now.drawn.guide)) return
     const there = handlesOf(moved).find((one) => one.id === now.handle.id)
@@ -126,7 +132,6 @@ export function useDrag(sampler: Sampler, around: Surroundings, together: readon
 }
 
 const NOTHING: readonly WorkedExercise[] = []
-const NOBODY: ReadonlySet<string> = new Set()
 
 /**
  * The exercises that only change their place when these guides do; null where one of them has guides that stay, or copies that go
