@@ -17,9 +17,9 @@ const threads: Kind<Packed> = {
   buffersOf: ({ numbers }) => [numbers.buffer],
 }
 const pictures: Kind<WallPicture> = {
-  kept: program === null ? null : keptWork(program, ({ jpeg }) => (jpeg?.byteLength ?? 0) + 1000),
-  copyOf: ({ facts, jpeg }) => ({ facts, jpeg: jpeg && jpeg.slice() }),
-  buffersOf: ({ jpeg }) => (jpeg ? [jpeg] : []),
+  kept: program === null ? null : keptWork(program, ({ bitmap }) => (bitmap?.byteLength ?? 0) + 1000),
+  copyOf: ({ facts, bitmap }) => ({ facts, bitmap: bitmap && bitmap.slice() }),
+  buffersOf: ({ bitmap }) => (bitmap ? [bitmap] : []),
 }
 
 const service = {
@@ -41,19 +41,16 @@ async function asBefore<One, Answer>(
   { kept, copyOf, buffersOf }: Kind<Answer>,
   all: readonly One[],
   from: readonly unknown[],
-  work: (one: One) => Answer | Promise<Answer>,
+  work: (one: One) => Answer,
 ): Promise<Answer[]> {
   const keys = await Promise.all(all.map(async (one) => (kept ? kept.keyOf(one, ...from) : null)))
   const found = (await kept?.get(keys.filter((key) => key !== null))) ?? new Map<string, Answer>()
-  const fresh: (readonly [string, Answer])[] = []
-  const answers: Answer[] = []
-  for (const [index, one] of all.entries()) {
+  const before = keys.map((key) => (key === null ? undefined : found.get(key)))
+  const answers = all.map((one, index) => before[index] ?? work(one))
+  const fresh = answers.flatMap((answer, index) => {
     const key = keys[index] ?? null
-    const before = key === null ? undefined : found.get(key)
-    const answer = before ?? (await work(one))
-    answers.push(answer)
-    if (!before && key !== null) fresh.push([key, copyOf(answer)])
-  }
+    return key === null || before[index] ? [] : [[key, copyOf(answer)] as const]
+  })
   if (fresh.length > 0) void kept?.put(fresh)
   return transfer(answers, answers.flatMap(buffersOf))
 }

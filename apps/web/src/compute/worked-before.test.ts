@@ -9,7 +9,7 @@ afterEach(async () => {
   await Dexie.delete('lemmata-worked')
 })
 
-const kept = (program: string) => keptWork<Packed>(program, ({ numbers }) => numbers.byteLength)
+const kept = (program: string) => keptWork<Packed>(program, ({ numbers }) => numbers.byteLength, 0)
 const one = { name: 'Rain', path: 'M 0 0 H 40' }
 const around = { threads: ['cotton'] }
 const key = async (store: ReturnType<typeof kept>, ...from: readonly unknown[]): Promise<string> => {

@@ -20,16 +20,20 @@ class WorkedBefore<Answer> extends Dexie {
 
   constructor() {
     super('lemmata-worked')
-    this.version(1).stores({ worked: 'key, program, at' })
+    // How old and how large, together: what is to go is found without reading what is kept.
+    this.version(2).stores({ worked: 'key, program, [at+bytes]' })
   }
 }
 
 /** More than this and the oldest go. */
 const MOST_BYTES = 240e6
+/** While one worker writes no other can read: what is to be kept waits until nothing has come for so long. */
+const QUIET_MS = 800
 
 export interface KeptWork<Answer> {
   readonly keyOf: (...from: readonly unknown[]) => Promise<string | null>
   readonly get: (keys: readonly string[]) => Promise<ReadonlyMap<string, Answer>>
+  /** Ended when it is kept, which is when nothing more has come for a while. */
   readonly put: (entries: readonly (readonly [key: string, answer: Answer])[]) => Promise<void>
 }
 
@@ -37,11 +41,31 @@ export interface KeptWork<Answer> {
  * `program`: changes with every build. `bytesOf`: what an answer takes, roughly. Where the browser keeps nothing, or digests
  * nothing, all is worked anew.
  */
-export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => number): KeptWork<Answer> {
+export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => number, quietMs = QUIET_MS): KeptWork<Answer> {
   const store = typeof indexedDB === 'undefined' ? null : new WorkedBefore<Answer>()
   // Only pages that came by a safe way have it.
   const digest = (globalThis as { readonly crypto?: { readonly subtle?: SubtleCrypto } }).crypto?.subtle
   let pruned = false
+  let waiting: Kept<Answer>[] = []
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let told: (() => void)[] = []
+
+  const write = async (): Promise<void> => {
+    const [entries, heard] = [waiting, told]
+    waiting = []
+    told = []
+    try {
+      await store?.worked.bulkPut(entries)
+      if (store && !pruned) {
+        pruned = true
+        await prune(store, program)
+      }
+    } catch {
+      // Full or forbidden: it will be worked again.
+    }
+    for (const tell of heard) tell()
+  }
+
   return {
     async keyOf(...from) {
       if (!store || !digest) return null
@@ -58,18 +82,13 @@ export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => n
         return new Map()
       }
     },
-    async put(entries) {
-      if (!store) return
+    put(entries) {
+      if (!store) return Promise.resolve()
       const at = Date.now()
-      try {
-        await store.worked.bulkPut(entries.map(([key, answer]) => ({ key, program, at, answer, bytes: bytesOf(answer) })))
-        if (!pruned) {
-          pruned = true
-          await prune(store, program)
-        }
-      } catch {
-        // Full or forbidden: it will be worked again.
-      }
+      waiting.push(...entries.map(([key, answer]) => ({ key, program, at, answer, bytes: bytesOf(answer) })))
+      clearTimeout(timer)
+      timer = setTimeout(() => void write(), quietMs)
+      return new Promise((tell) => told.push(tell))
     },
   }
 }
@@ -90,11 +109,11 @@ async function prune<Answer>(store: WorkedBefore<Answer>, program: string): Prom
   let bytes = 0
   const tooMuch: string[] = []
   await store.worked
-    .orderBy('at')
+    .orderBy('[at+bytes]')
     .reverse()
-    .each((one) => {
-      bytes += one.bytes
-      if (bytes > MOST_BYTES) tooMuch.push(one.key)
+    .eachKey((at, { primaryKey }) => {
+      bytes += Array.isArray(at) ? Number(at[1]) : 0
+      if (bytes > MOST_BYTES) tooMuch.push(primaryKey)
     })
   await store.worked.bulkDelete(tooMuch)
 }

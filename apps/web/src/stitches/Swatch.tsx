@@ -25,8 +25,8 @@ export const Swatch = memo(function Swatch({ document, shown, side, clothHex, le
   return (
     <div className="swatch-box">
       <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={() => onChoose(document)}>
-        {shown?.jpeg ? (
-          <WallImage jpeg={shown.jpeg} label={`${document.name}, worked, ${side}`} clothHex={clothHex} />
+        {shown?.bitmap ? (
+          <WallImage bitmap={shown.bitmap} label={`${document.name}, worked, ${side}`} clothHex={clothHex} />
         ) : (
           <span style={{ height: TILE.heightPx, background: clothHex }} />
         )}

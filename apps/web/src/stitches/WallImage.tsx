@@ -8,17 +8,17 @@ import { useEffect, useState } from 'react'
 import { TILE } from './wall-picture.ts'
 
 interface WallImageProps {
-  readonly jpeg: ArrayBuffer
+  readonly bitmap: ArrayBuffer
   readonly label: string
   readonly clothHex: string
 }
 
-export function WallImage({ jpeg, label, clothHex }: WallImageProps) {
+export function WallImage({ bitmap, label, clothHex }: WallImageProps) {
   const [url, setUrl] = useState<string>()
   useEffect(() => {
-    const made = URL.createObjectURL(new Blob([jpeg], { type: 'image/jpeg' }))
+    const made = URL.createObjectURL(new Blob([bitmap], { type: 'image/bmp' }))
     setUrl(made)
     return () => URL.revokeObjectURL(made)
-  }, [jpeg])
+  }, [bitmap])
   return <img src={url} alt={label} decoding="sync" style={{ height: TILE.heightPx, background: clothHex }} />
 }

@@ -5,6 +5,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
+import { bitmapOf } from '../drawing/bitmap.ts'
 import { paintThread } from '../drawing/paint-thread.ts'
 import { workForWall } from './swatch.ts'
 
@@ -18,7 +19,7 @@ export interface WallFacts {
 export interface WallPicture {
   readonly facts: Result<WallFacts>
   /** Painted; null where it cannot be worked. */
-  readonly jpeg: ArrayBuffer | null
+  readonly bitmap: ArrayBuffer | null
 }
 
 export interface WallLook {
@@ -35,18 +36,22 @@ const PX_PER_MM = 7.6
 export const wallFacts = (done: WorkedExercise): WallFacts => ({ score: done.stitchDifficulty.score, motions: motionsOf(done) })
 
 /** In a worker. */
-export async function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): Promise<WallPicture> {
+export function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): WallPicture {
   const worked = workForWall(document, around)
-  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, jpeg: worked.ok ? await paint(worked.value, look) : null }
+  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, bitmap: worked.ok ? paint(worked.value, look) : null }
 }
 
-/** At the best quality a JPEG has, where every pixel keeps its own colour: coded four times as fast as a PNG. */
-async function paint(done: WorkedExercise, look: WallLook): Promise<ArrayBuffer | null> {
+/** One for all tiles: to make one takes longer than to paint on it. */
+let canvas: OffscreenCanvas | null = null
+
+function paint(done: WorkedExercise, look: WallLook): ArrayBuffer | null {
   const [width, height] = [Math.round(TILE.widthPx * look.ratio), Math.round(TILE.heightPx * look.ratio)]
-  const canvas = new OffscreenCanvas(width, height)
+  canvas ??= new OffscreenCanvas(width, height)
+  // Set anew it is empty, and knows nothing of the last tile.
+  Object.assign(canvas, { width, height })
   const context = canvas.getContext('2d', { willReadFrequently: true })
   if (!context) return null
   context.scale(look.ratio, look.ratio)
   paintThread(context, done, { ...TILE, ...look, pxPerMm: PX_PER_MM, whole: true, marks: false })
-  return (await canvas.convertToBlob({ type: 'image/jpeg', quality: 1 })).arrayBuffer()
+  return bitmapOf(context.getImageData(0, 0, width, height))
 }
