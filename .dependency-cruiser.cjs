@@ -1,7 +1,7 @@
 /** Dependencies point one way: web, server, cli -> contract, print -> core; and inside core from high to low. */
 const core = (folder) => `^packages/core/src/${folder}/`
 /** Lowest first: a folder may import only from those before it. */
-const LEVELS = ['base', 'language', 'prose', 'units', 'geometry', 'materials', 'guide', 'bring-in', 'draw', 'notation', 'sampler', 'classes', 'stores', 'stitches', 'assign', 'work', 'hold', 'layout', 'measure', 'exercise', 'extent', 'refit', 'propose', 'behind', 'marking', 'cutting', 'steps', 'drawing', 'photo', 'stand-in-camera', 'sheets', 'order', 'plan', 'calendar', 'practice', 'recall', 'kit', 'together', 'pages', 'book', 'teacher-book', 'cards', 'slip', 'mend', 'words']
+const LEVELS = ['base', 'language', 'prose', 'units', 'geometry', 'materials', 'guide', 'bring-in', 'draw', 'notation', 'sampler', 'classes', 'stores', 'stitches', 'assign', 'work', 'hold', 'layout', 'measure', 'exercise', 'extent', 'refit', 'propose', 'behind', 'marking', 'cutting', 'steps', 'drawing', 'photo', 'stand-in-camera', 'sheets', 'order', 'plan', 'calendar', 'practice', 'recall', 'kit', 'together', 'pages', 'book', 'teacher-book', 'cards', 'slip', 'next-rows', 'mend', 'words']
 
 module.exports = {
   forbidden: [

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { newClass } from '@lemmata/core/classes'
 import { newSampler, type Sampler } from '@lemmata/core/sampler'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { type BookPrint, layBook, printBook } from './index.ts'
@@ -58,5 +59,24 @@ describe('folded', () => {
     expect(sizes).toHaveLength(2 * Math.ceil(pages / 4) + patternPages)
     expect(sizes.slice(0, -patternPages).every((wide) => wide === 420)).toBe(true)
     expect(sizes.at(-1)).toBe(210)
+  })
+})
+
+describe('next rows', () => {
+  const ida = { id: 'ida', name: 'Ida Nebel', choices: {} }
+
+  it('are of the class as it stands: a name each, the row and its card; of her alone where one is asked for', async () => {
+    const group = { ...newClass('Thursday'), learners: [ida, { ...ida, id: 'bo', name: 'Bo' }] }
+    const told = structure(await fileOf({ kind: 'rows', group, events: [] }))
+    expect(told).toMatch(/H2 \(block\)\s+"Ida Nebel"/)
+    expect(told).toMatch(/H2 \(block\)\s+"Bo"/)
+    expect(structure(await fileOf({ kind: 'rows', group, learner: ida }))).not.toContain('"Bo"')
+  })
+
+  it('of a class with nobody in it are refused with what to do', async () => {
+    expect(await printBook({ sampler, page: 'a4', made: new Date(0), kind: 'rows', group: newClass('Thursday') })).toMatchObject({
+      ok: false,
+      problems: [{ code: 'print.no-learners' }],
+    })
   })
 })

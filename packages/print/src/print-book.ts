@@ -7,7 +7,9 @@ import type { ClassCalendar, ClassDocument, Learner } from '@lemmata/core/classe
 import { type Drawing, writeWebPage } from '@lemmata/core/drawing'
 import { forLearner, workInSteps, workSampler } from '@lemmata/core/exercise'
 import { planKit } from '@lemmata/core/kit'
+import { makeNextRows } from '@lemmata/core/next-rows'
 import { courseOf } from '@lemmata/core/order'
+import type { PracticeEvent } from '@lemmata/core/practice'
 import type { Sampler } from '@lemmata/core/sampler'
 import { makeSlip } from '@lemmata/core/slip'
 import { makeTeacherBook } from '@lemmata/core/teacher-book'
@@ -15,14 +17,16 @@ import { bookletSides, drawBookletSide, PAPERS, type PageSize, type PatternSize 
 import { inPart, LAYING, type Watch, watched, within, WORKING, WRITING } from './watch.ts'
 import { makeMeasure, writePdf } from './write-pdf.ts'
 
-/** The learner's book, the teacher's, cards to cut out, or what changed since an earlier print. */
-export type BookKind = 'learner' | 'teacher' | 'cards' | 'slip'
+/** The learner's book, the teacher's, cards to cut out, what changed since an earlier print, or each learner's next practice row. */
+export type BookKind = 'learner' | 'teacher' | 'cards' | 'slip' | 'rows'
 
 export interface BookPrint {
   readonly kind?: BookKind | undefined
   readonly sampler: Sampler
   /** The class with its names and notes, for its teacher alone. */
   readonly group?: ClassDocument | undefined
+  /** What is told of its learners' work. */
+  readonly events?: readonly PracticeEvent[] | undefined
   /** What learners have in hand, and what that print was called. */
   readonly since?: { readonly sampler: Sampler; readonly version: string } | undefined
   /** The class's; none where it has no dates. */
@@ -91,6 +95,10 @@ function* bookSteps(order: BookPrint): Generator<number, Result<Book>> {
       return success(makeTeacherBook({ ...course, group: order.group ?? null, pageOf: (yield* learnersBook(of)).pageOf }), problems)
     case 'cards':
       return success(makeCards({ ...course, owner: null }), problems)
+    case 'rows':
+      return order.group && order.group.learners.length > 0
+        ? success(makeNextRows({ ...course, ...{ sampler: order.sampler, group: order.group, events: order.events ?? [], learner: order.learner } }), problems)
+        : failure(error('print.no-learners', []))
     case 'slip':
       return order.since ? slipFor(order, order.since, course, yield* learnersBook(of), problems) : failure(error('print.no-since', []))
   }

@@ -6,6 +6,7 @@ import { Worker } from 'node:worker_threads'
 import type { Problem } from '@lemmata/core/base'
 import type { BookForm, BookInk } from '@lemmata/core/book'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
+import type { PracticeEvent } from '@lemmata/core/practice'
 import type { PatternSize } from '@lemmata/core/sheets'
 import type { BookKind } from '@lemmata/print'
 import { HttpProblem, wrongInput } from '../http/problem.ts'
@@ -31,6 +32,7 @@ export interface BookJob {
   readonly ink: BookInk | undefined
   readonly booklet: boolean
   readonly group: ClassDocument | undefined
+  readonly events: readonly PracticeEvent[] | undefined
   readonly since: { readonly document: unknown; readonly version: string } | undefined
   readonly form: BookForm | undefined
   readonly version: string

@@ -3,6 +3,7 @@ import { type Request, type Response, Router } from 'express'
 import { principalOf } from '../access/index.ts'
 import { classDocumentOf, findClass, findLearner } from '../classes/index.ts'
 import { parseBody } from '../http/parse.ts'
+import { practiceOfClass } from '../learning/index.ts'
 import { documentOf, fileName, findSampler } from '../samplers/index.ts'
 import { readVersion } from '../versions/index.ts'
 import { type BookJob, print, type PrintJob } from './printer.ts'
@@ -65,17 +66,18 @@ async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
   const document = documentOf(row)
   const group = of.class === undefined ? undefined : classDocumentOf(await findClass(who, of.class))
   const learner = of.class !== undefined && of.learner !== undefined ? await findLearner(who, of.class, of.learner) : undefined
+  const events = kind === 'rows' && of.class !== undefined ? await practiceOfClass(of.class) : undefined
   const since = of.since === undefined ? undefined : await readVersion(who, row.id, of.since)
   const as: BookJob = {
-    ...{ kind: 'book', what: kind, onTheWeb, form, ink, booklet: booklet === 'yes', group, version: String(row.revision) },
+    ...{ kind: 'book', what: kind, onTheWeb, form, ink, booklet: booklet === 'yes', group, events, version: String(row.revision) },
     since: since && { document: since.document, version: since.name },
   }
   const job = { document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() }
   const { revision } = row
-  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: () => row.update({ printedRevision: revision }) }
+  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: async () => (kind === 'rows' ? undefined : row.update({ printedRevision: revision })) }
 }
 
-const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip' } as const
+const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip', rows: 'next rows' } as const
 
 function send(response: Response, pdf: Uint8Array, name: string): void {
   response

@@ -11,6 +11,8 @@ import { lazy, Suspense, useState } from 'react'
 import { useWorked } from '../compute/use-worked.ts'
 import { courseNow } from '../order/use-course.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
+import { MakePdf } from '../sheets/MakePdf.tsx'
+import { nextRowsAddress } from '../sheets/papers.ts'
 import { useClass } from '../sheets/use-class.ts'
 import { editClass, useAppSelector } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
@@ -123,6 +125,9 @@ export function ClassStage() {
         </span>
         <span className="toolbar-end">
           {pictures.length > 0 && <Button onClick={() => setComparing(true)}>{counted(pictures.length, 'picture')} sent</Button>}
+          {!isEmpty && group.open && (
+            <MakePdf label="Print next rows" address={nextRowsAddress(id, group.open.id)} revision={events.length} disabled={false} onMade={onMade} />
+          )}
           <Button onClick={() => setNaming(true)}>Add learners</Button>
           <Button type="primary" onClick={() => void group.ensure().then((is) => is && setJoining(true))}>
             Let learners join
@@ -182,6 +187,7 @@ export function ClassStage() {
             }}
             practice={heldLearner.practice}
             next={heldLearner.next}
+            nextRow={nextRowsAddress(id, group.open.id, heldLearner.id)}
             planned={planned(held.exercise)}
             sampler={sampler}
             chart={
@@ -213,6 +219,9 @@ export function ClassStage() {
     </div>
   )
 }
+
+/** Of practice rows nothing is on paper that a later edit would make stale. */
+const onMade = (): void => undefined
 
 /** Names typed or pasted, a line each. */
 function NamesDialog({ group, onClose }: { readonly group: ReturnType<typeof useClass>; readonly onClose: () => void }) {

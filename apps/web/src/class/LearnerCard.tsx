@@ -21,6 +21,8 @@ interface Props {
   readonly exercise: { readonly id: string; readonly name: string; readonly letter: string; readonly pieces: number }
   readonly practice: LearnerPractice
   readonly next: string
+  /** Where her next row is made. */
+  readonly nextRow: string
   readonly planned: number
   readonly sampler: Sampler
   /** Her minutes through the course. */
@@ -29,7 +31,7 @@ interface Props {
   readonly onClose: () => void
 }
 
-export function LearnerCard({ classId, learner, exercise, practice, next, planned, sampler, chart, learning, onClose }: Props) {
+export function LearnerCard({ classId, learner, exercise, practice, next, nextRow, planned, sampler, chart, learning, onClose }: Props) {
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
   const sent = (learning.learning?.pictures ?? []).filter((picture) => picture.learner === learner.id && picture.exercise === exercise.id)
@@ -90,6 +92,9 @@ export function LearnerCard({ classId, learner, exercise, practice, next, planne
         ))}
         <p className="class-acts">
           <Button onClick={() => mark({ kind: 'can', ...of, can: one.state !== 'can' })}>{one.state === 'can' ? 'Not yet after all' : 'She can do it'}</Button>
+          <Button href={nextRow} target="_blank" rel="noreferrer">
+            Print her next row
+          </Button>
           {one.state === 'stuck' && <Button onClick={() => mark({ kind: 'stuck', ...of, stuck: false, step: null })}>Helped</Button>}
         </p>
       </div>

@@ -8,9 +8,11 @@ interface Props {
   readonly revision: number
   readonly disabled: boolean
   readonly onMade: () => void
+  /** What its button says; beside others it is not the main one. */
+  readonly label?: string
 }
 
-export function MakePdf({ address, revision, disabled, onMade }: Props) {
+export function MakePdf({ address, revision, disabled, onMade, label }: Props) {
   const { printing, make, stop } = usePrint(address, revision, onMade)
   const begin = (event: MouseEvent): void => {
     // Opened in a tab of its own by whoever wants that.
@@ -40,8 +42,8 @@ export function MakePdf({ address, revision, disabled, onMade }: Props) {
       )}
       {printing.state === 'failed' && <span className="wrong">{printing.sentence}</span>}
       {(printing.state === 'none' || printing.state === 'failed') && (
-        <Button type="primary" href={address} target="_blank" disabled={disabled} onClick={begin}>
-          Make the PDF
+        <Button type={label === undefined ? 'primary' : 'default'} href={address} target="_blank" disabled={disabled} onClick={begin}>
+          {label ?? 'Make the PDF'}
         </Button>
       )}
     </span>

@@ -57,3 +57,9 @@ export function addressOf(sampler: string, wanted: Wanted, as: 'pdf' | 'html' = 
   })
   return `/api/samplers/${sampler}/${isSheet ? 'sheet.pdf' : `book.${as}`}?${asked.toString()}`
 }
+
+/** The next practice row of each of a class, or of one of it. */
+export function nextRowsAddress(sampler: string, group: string, learner?: string): string {
+  const asked = new URLSearchParams({ kind: 'rows', class: group, ...(learner === undefined ? {} : { learner }) })
+  return `/api/samplers/${sampler}/book.pdf?${asked.toString()}`
+}

@@ -72,8 +72,8 @@ export type SheetRequest = z.infer<typeof sheetRequest>
 
 /** A whole book: of a class with its dates, for one of its learners where she is named. */
 export const bookRequest = sheetRequest.omit({ lesson: true }).extend({
-  /** The learner's, the teacher's, cards to cut out, or what changed since a version that is kept. */
-  kind: z.enum(['learner', 'teacher', 'cards', 'slip']).default('learner'),
+  /** The learner's, the teacher's, cards to cut out, what changed since a version that is kept, or the next practice row of each of a class. */
+  kind: z.enum(['learner', 'teacher', 'cards', 'slip', 'rows']).default('learner'),
   since: z.uuid().optional(),
   /** Left out: roomy, and compact by itself where that is too many pages. */
   form: z.enum(['roomy', 'compact', 'large']).optional(),

@@ -8,9 +8,8 @@ import { spokenSize } from '../exercise/index.ts'
 import { cautionIn, stitchIn } from '../language/index.ts'
 import { proseIn } from '../prose/index.ts'
 import { beside, type Block, exercisePicture, figure, gap, hint, INDIGO, Pager, stack, text, title } from '../pages/index.ts'
-import type { DrawingItem } from '../drawing/index.ts'
-import { CARD_MM as PHOTO_CARD_MM, drawCard } from '../photo/index.ts'
-import { alikeInWords, SHEET_WORDS, WALNUT, words } from '../sheets/index.ts'
+import { alikeInWords, SHEET_WORDS, WALNUT } from '../sheets/index.ts'
+import { photoCard, photoCheckLine } from './photo-card.ts'
 import { type CardWords, CARD_WORDS } from './words.ts'
 
 export type CardOrder = Omit<BookOrder, 'form' | 'patternPage' | 'barMm'>
@@ -22,7 +21,6 @@ const CARD_MM = 112
 const LABEL_MM = 15
 const LABELS_IN_ROW = 3
 const PHOTO_CARDS = 2
-const CHECK_MM = 100
 
 export function makeCards(order: CardOrder): Book {
   const making = makingOf({ ...order, form: 'roomy' }, 'roomy')
@@ -41,7 +39,7 @@ export function makeCards(order: CardOrder): Book {
   const small = (width - (LABELS_IN_ROW - 1) * GAP_MM) / LABELS_IN_ROW
   pager.put(inRows(all, LABELS_IN_ROW, small, ({ done }) => label(making, done, small)))
   outline.push({ title: told.photo, page: pager.begin(told.photo), level: 1 })
-  pager.put([title(set, told.photo, width), ...told.photoHow.map((one) => text(set, one, width, { afterMm: 1.5 })), gap(2), ...photoCards(told, width)])
+  pager.put([title(set, told.photo, width), ...told.photoHow.map((one) => text(set, one, width, { afterMm: 1.5 })), gap(2), ...photoCards(making, width)])
   return bind({
     ...{ making, pages: pager.pages, outline, pageOf: new Map(), pattern: [], isCompacted: false, onTheWeb: said.onTheWeb },
     foot: (page) =>
@@ -50,30 +48,8 @@ export function makeCards(order: CardOrder): Book {
 }
 
 /** As many as a page holds besides its words, and the line that says whether the printer kept their size. */
-function photoCards(told: CardWords, widthMm: number): readonly Block[] {
-  const middle = { x: widthMm / 2, y: PHOTO_CARD_MM.height / 2 }
-  const drawn: Block = { heightMm: PHOTO_CARD_MM.height, draw: () => drawCard(middle) }
-  return [checkLine(told, widthMm), ...Array.from({ length: PHOTO_CARDS }, () => stack([figure(drawn, widthMm, told.photo), gap(6)]))]
-}
-
-function checkLine(told: CardWords, widthMm: number): Block {
-  const [left, right] = [widthMm / 2 - CHECK_MM / 2, widthMm / 2 + CHECK_MM / 2]
-  const stroke = (from: number, to: number, top: number, bottom: number): DrawingItem => ({
-    ...{ kind: 'stroke', widthMm: 0.25, colour: WALNUT },
-    paths: [
-      [
-        { x: from, y: top },
-        { x: to, y: bottom },
-      ],
-    ],
-  })
-  return {
-    heightMm: 11,
-    draw: () => [
-      ...[stroke(left, right, 2.5, 2.5), stroke(left, left, 1, 4), stroke(right, right, 1, 4)],
-      words(told.photoLine(CHECK_MM), { x: widthMm / 2, y: 7.6 }, 3, 'text', WALNUT, 'middle'),
-    ],
-  }
+function photoCards(making: Making, widthMm: number): readonly Block[] {
+  return [photoCheckLine(making, widthMm), ...Array.from({ length: PHOTO_CARDS }, () => stack([photoCard(making, widthMm), gap(6)]))]
 }
 
 function inRows<One>(all: readonly One[], count: number, widthMm: number, block: (one: One) => Block): readonly Block[] {

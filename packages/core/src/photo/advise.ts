@@ -39,6 +39,12 @@ export function advise(row: RowSummary, earlier: readonly RowSummary[]): Advice 
   return last && faultsOf(last, []).every((one) => one.by <= 1) ? { kind: 'go-on' } : { kind: 'once-more' }
 }
 
+/** Of her rows, the oldest first, what the last asks for; null where there is none. */
+export function adviseLast(rows: readonly RowSummary[]): Advice | null {
+  const last = rows.at(-1)
+  return last ? advise(last, rows.slice(0, -1)) : null
+}
+
 interface Fault {
   /** In bounds of a good row. */
   readonly by: number

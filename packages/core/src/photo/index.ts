@@ -1,5 +1,5 @@
 /** A practice row measured in a photograph, by the printed card that lies round it; and the one thing to change. */
-export { type Advice, advise, GOOD } from './advise.ts'
+export { type Advice, advise, adviseLast, GOOD } from './advise.ts'
 export {
   type AlongRuler,
   alongRuler,

@@ -3,7 +3,7 @@
  * had and she cannot do yet is caught up in the order of the course; then what is on this week; then nothing, or the next lesson ahead.
  */
 import type { ExerciseId, LessonId } from '../base/index.ts'
-import { type Advice, advise } from '../photo/index.ts'
+import { type Advice, adviseLast } from '../photo/index.ts'
 import { UNTOUCHED } from './practice-of.ts'
 import type { ExercisePractice, LearnerPractice } from './types.ts'
 
@@ -48,8 +48,8 @@ export function whatNext(practice: LearnerPractice, lessons: readonly CourseLess
 }
 
 function adviceOf({ rows }: ExercisePractice): { readonly advice?: Advice } {
-  const last = rows.at(-1)
-  return last ? { advice: advise(last, rows.slice(0, -1)) } : {}
+  const advice = adviseLast(rows)
+  return advice ? { advice } : {}
 }
 
 /** The lesson that is on: the last that was held, or the first where none was yet; null in a course without lessons. */
