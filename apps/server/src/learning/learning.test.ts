@@ -103,6 +103,30 @@ describe('joining', () => {
   })
 })
 
+describe('a class of children', () => {
+  const setChildren = async (children: boolean): Promise<void> => {
+    const { revision } = (await ada.agent.get(`/api/classes/${classId}`)).body as { revision: number }
+    const answer = await post(ada, `/classes/${classId}/operations`, {
+      ...{ baseRevision: revision, operations: [{ id: randomUUID(), operation: { kind: 'set-children', children } }] },
+    })
+    expect(answer.status).toBe(200)
+  }
+
+  it('is joined by its teacher\u2019s list alone, and sends no pictures; afterwards as before', async () => {
+    code = (await post(ada, `/classes/${classId}/join-code`, {})).body.code as string
+    const { key } = await joinAs('Runa')
+    expect((await ask(key, 'get', '/learn/week')).body.sendsPictures).toBe(true)
+    await setChildren(true)
+    expect((await ask(null, 'get', `/learn/codes/${code}`)).body.error.code).toBe('learning.by-list-only')
+    expect((await ask(null, 'post', '/learn/join', { code, name: 'Tove', hand: 'right', word: 'drizzle' })).status).toBe(403)
+    expect((await sendPicture(key)).body.error.code).toBe('learning.no-pictures-sent')
+    // Who is in it goes on working.
+    expect((await ask(key, 'get', '/learn/week')).body).toMatchObject({ sendsPictures: false, learner: { name: 'Runa' } })
+    await setChildren(false)
+    expect((await sendPicture(key)).status).toBe(201)
+  })
+})
+
 describe('coming back', () => {
   it('by her link and her word, on another device; with another word not', async () => {
     const { link, key } = await joinAs('Liv', 'hoarfrost')
@@ -388,4 +412,15 @@ it('a code is not guessed: after so many tries that were not right there are non
   expect(new Set(statuses)).toEqual(new Set([404, 429]))
   expect(statuses.at(-1)).toBe(429)
   expect((await ask(null, 'get', `/learn/codes/${code}`)).status).toBe(429)
+})
+
+it('next rows are printed for the class\u2019s own teacher, and say whose they are', async () => {
+  const { sampler: id } = (await ada.agent.get(`/api/classes/${classId}`)).body.document as { sampler: string }
+  const printed = await ada.agent.get(`/api/samplers/${id}/book.pdf?kind=rows&class=${classId}`)
+  expect(printed.status).toBe(200)
+  expect(printed.headers['content-type']).toBe('application/pdf')
+  expect((await ben.agent.get(`/api/samplers/${id}/book.pdf?kind=rows&class=${classId}`)).status).toBe(404)
+  const own = (await post(ben, '/samplers', { document: sampler })).body.id as string
+  expect((await ben.agent.get(`/api/samplers/${own}/book.pdf?kind=rows&class=${classId}`)).status).toBe(404)
+  expect((await ben.agent.get(`/api/samplers/${own}/book.pdf?kind=rows`)).status).toBe(422)
 })

@@ -1,7 +1,8 @@
 /** Pictures of rows that a learner has sent to her teacher: seen by these two, and taken back by her whenever she likes. */
 import type { LearningAnswer, SentPicture } from '@lemmata/contract'
 import { type LearnerPrincipal, ownPractice } from '../access/index.ts'
-import { SentPictureRow } from '../database/index.ts'
+import { classDocumentOf } from '../classes/index.ts'
+import { ClassRow, SentPictureRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { madeAnew } from '../pictures/index.ts'
 
@@ -25,6 +26,9 @@ export async function picturesOfClass(classId: string): Promise<LearningAnswer['
 }
 
 export async function sendPicture(who: LearnerPrincipal, exercise: string, sent: Buffer): Promise<SentPicture> {
+  const group = await ClassRow.findByPk(who.classId)
+  if (!group || classDocumentOf(group).children === true)
+    throw new HttpProblem(403, 'learning.no-pictures-sent', 'In this class pictures stay on your own device. Show it to your teacher there.')
   const { data } = await madeAnew(sent, LONGEST_PX)
   if ((await SentPictureRow.count({ where: ownPractice(who) })) >= MOST)
     throw new HttpProblem(422, 'learning.too-many-pictures', `${MOST} of your pictures are with your teacher. Take one back first.`)

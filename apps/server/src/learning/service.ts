@@ -16,6 +16,8 @@ import { standingOfTeacher } from './ruler.ts'
 import { picturesOfClass, picturesWithBytes } from './sent-pictures.ts'
 
 const noSuchCode = (): HttpProblem => new HttpProblem(404, 'learning.no-code', 'No class has this code. Look at it once more, or ask your teacher.')
+const byListOnly = (): HttpProblem =>
+  new HttpProblem(403, 'learning.by-list-only', 'Nobody joins this class by a code. Ask its teacher for a link of your own.')
 const wrongWord = (): HttpProblem =>
   new HttpProblem(401, 'learning.wrong-word', 'This link and this word do not go together. Try the word once more, or ask your teacher for a new link.')
 
@@ -33,6 +35,7 @@ export async function endCode(who: Principal, classId: string): Promise<void> {
 async function classByCode(joinCode: string): Promise<ClassRow> {
   const row = await ClassRow.findOne({ where: { joinCode } })
   if (!row || !(await samplerOf(row))) throw noSuchCode()
+  if (classDocumentOf(row).children === true) throw byListOnly()
   return row
 }
 

@@ -15,7 +15,7 @@ import { practiceOfLearner } from './practice.ts'
 import { rulerState, standingOfTeacher } from './ruler.ts'
 import { picturesOfLearner } from './sent-pictures.ts'
 
-interface Shown extends Pick<WeekAnswer, 'version' | 'className' | 'today' | 'sampler' | 'lessons' | 'said' | 'measuring'> {
+interface Shown extends Pick<WeekAnswer, 'version' | 'className' | 'today' | 'sampler' | 'lessons' | 'said' | 'sendsPictures' | 'measuring'> {
   readonly document: ClassDocument
 }
 
@@ -90,6 +90,7 @@ async function workOut(classId: string): Promise<Shown> {
     sampler: seenOf(sampler, taught, seen),
     lessons,
     said: saidIn(document, seen),
+    sendsPictures: document.children !== true,
     measuring,
   }
 }

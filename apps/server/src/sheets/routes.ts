@@ -74,7 +74,12 @@ async function bookOf(request: Request, onTheWeb: boolean): Promise<Ordered> {
   }
   const job = { document, page, hand, learner, barMm, patternPage, as, made: new Date().toISOString() }
   const { revision } = row
-  return { account: who.id, job, name: `${fileName(document.name)} ${FILES[kind]}`, printed: async () => (kind === 'rows' ? undefined : row.update({ printedRevision: revision })) }
+  return {
+    account: who.id,
+    job,
+    name: `${fileName(document.name)} ${FILES[kind]}`,
+    printed: async () => (kind === 'rows' ? undefined : row.update({ printedRevision: revision })),
+  }
 }
 
 const FILES = { learner: 'book', teacher: 'teacher', cards: 'cards', slip: 'slip', rows: 'next rows' } as const

@@ -206,7 +206,9 @@ export function ClassStage() {
           />
         )}
       </div>
-      {joining && group.open && <JoinDialog classId={group.open.id} learning={learning} onClose={() => setJoining(false)} />}
+      {joining && group.open && (
+        <JoinDialog {...{ classId: group.open.id, learning, areChildren: group.open.document.children === true }} onClose={() => setJoining(false)} />
+      )}
       {isComparing && group.open && (
         <PicturesDialog classId={group.open.id} pictures={pictures} learners={learners} exerciseName={names.exercise} onClose={() => setComparing(false)} />
       )}

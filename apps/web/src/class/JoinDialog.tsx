@@ -1,22 +1,41 @@
 /** The code by which learners join: read aloud, shown as a square, renewed, ended. */
-import { Button, Modal, QRCode } from 'antd'
+import { Button, Modal, QRCode, Switch } from 'antd'
 import { api } from '../api/client.ts'
+import { editClass } from '../store/index.ts'
 import type { LearningInPage } from './use-learning.ts'
 
 interface Props {
   readonly classId: string
   readonly learning: LearningInPage
+  /** Nobody joins such a class by a code. */
+  readonly areChildren: boolean
   readonly onClose: () => void
 }
 
-export function JoinDialog({ classId, learning: { learning, change }, onClose }: Props) {
+export function JoinDialog({ classId, learning: { learning, change }, areChildren, onClose }: Props) {
   const code = learning?.code ?? null
   const address = code === null ? '' : `${location.origin}/learn?code=${code}`
   return (
     <Modal open title="Let learners join" footer={null} onCancel={onClose} width={520}>
-      {code === null ? (
+      <label className="join-children">
+        <Switch
+          size="small"
+          checked={areChildren}
+          onChange={(to) => {
+            editClass({ kind: 'set-children', children: to })
+            if (to) void change(() => api.endJoinCode(classId))
+          }}
+        />
+        They are children
+      </label>
+      {areChildren ? (
+        <p>
+          Nobody joins by a code: add them by name, and give each, or a parent, a link of her own from her card. Their pictures stay on their own devices. Ask
+          parents as your rules want it.
+        </p>
+      ) : code === null ? (
         <>
-          <p>With a code they join on their own phones, with a name and a hand and no mail address. Children are added by you, and get a link each.</p>
+          <p>With a code they join on their own phones, with a name and a hand and no mail address.</p>
           <Button type="primary" onClick={() => void change(() => api.renewJoinCode(classId))}>
             Make a code
           </Button>

@@ -46,6 +46,8 @@ export function RulerDialog({ sampler, onClose }: Props) {
     [read, dispatch],
   )
   useEffect(() => void attempt(() => Promise.resolve()), [attempt])
+  /** Photographs of rows that were kept: the same row twice says no more. */
+  const [kept, setKept] = useState<readonly string[]>([])
   const own = sampler.exercises.find((one) => one.id === exercise)
   const row = useMemo(() => own && practiceRow(sampler, own), [own, sampler])
   const stitch = own && (findStitch(own.stitch, sampler.stitches)?.name ?? own.name)
@@ -69,11 +71,24 @@ export function RulerDialog({ sampler, onClose }: Props) {
       {row && stitch && (
         <OneRow
           key={exercise}
-          {...{ row, stitch, sampler }}
-          onKeep={(measuredMm, rulerMm) => attempt(() => api.keepRulerCheck({ method: MEASURING, kind: row.plan.kind, stitch, measuredMm, rulerMm }))}
+          {...{ row, stitch, sampler, kept }}
+          onKeep={(photograph, measuredMm, rulerMm) => {
+            setKept([...kept, photograph])
+            return attempt(() => api.keepRulerCheck({ method: MEASURING, kind: row.plan.kind, stitch, measuredMm, rulerMm }))
+          }}
         />
       )}
-      {checks && checks.length > 0 && <Kept checks={checks} units={sampler.units} onDrop={(id) => void attempt(() => api.dropRulerCheck(id))} />}
+      {checks && checks.length > 0 && (
+        <Kept
+          checks={checks}
+          units={sampler.units}
+          onDrop={(id) => {
+            // Whatever was kept by mistake can be kept anew.
+            setKept([])
+            void attempt(() => api.dropRulerCheck(id))
+          }}
+        />
+      )}
     </Modal>
   )
 }
@@ -94,14 +109,19 @@ interface OneRowProps {
   readonly row: PracticeRow
   readonly stitch: string
   readonly sampler: Sampler
-  readonly onKeep: (measuredMm: number, rulerMm: number) => Promise<void>
+  /** Names of photographs, as `nameOf` has them. */
+  readonly kept: readonly string[]
+  readonly onKeep: (photograph: string, measuredMm: number, rulerMm: number) => Promise<void>
 }
 
-function OneRow({ row: { plan }, sampler, onKeep }: OneRowProps) {
+const nameOf = ({ name, size, lastModified }: File): string => `${name} ${size} ${lastModified}`
+
+function OneRow({ row: { plan }, sampler, kept, onKeep }: OneRowProps) {
   const photo = usePhoto(plan)
   const { state, measured } = photo
   const [laidMm, setLaidMm] = useState<number | null>(null)
   const [count, setCount] = useState<number | null>(null)
+  const [photograph, setPhotograph] = useState('')
   const input = useRef<HTMLInputElement>(null)
   const length = (mm: number): string => compared(mm, sampler.units)
   const verdict = state.at === 'seen' ? state.looked.verdict : null
@@ -110,6 +130,7 @@ function OneRow({ row: { plan }, sampler, onKeep }: OneRowProps) {
   const rulerMm = laidMm === null ? null : rulerMean(plan.kind, laidMm, isAcross ? 1 : (count ?? 0))
   const look = (file: File | undefined): void => {
     if (!file) return
+    setPhotograph(nameOf(file))
     setLaidMm(null)
     setCount(null)
     photo.look(false, (service) => service.look(file, plan))
@@ -155,12 +176,13 @@ function OneRow({ row: { plan }, sampler, onKeep }: OneRowProps) {
               Your ruler: <b>{length(rulerMm)}</b>. The photograph is {offInWords(measuredMm / rulerMm - 1)}.
             </p>
           )}
+          {kept.includes(photograph) && <p className="caution">The row of this photograph is kept already: photograph another row.</p>}
           <Button
             type="primary"
-            disabled={rulerMm === null}
+            disabled={rulerMm === null || kept.includes(photograph)}
             onClick={() => {
               if (rulerMm === null) return
-              void onKeep(measuredMm, rulerMm)
+              void onKeep(photograph, measuredMm, rulerMm)
               // Another row next: the same one twice says no more.
               photo.stop()
               setLaidMm(null)

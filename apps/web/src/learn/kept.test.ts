@@ -16,6 +16,7 @@ const week: WeekAnswer = {
     events: [],
     said: [],
     pictures: [],
+    sendsPictures: true,
     measuring: UNRULED,
     version: 'v1',
   },

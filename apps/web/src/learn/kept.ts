@@ -19,7 +19,13 @@ export interface Kept {
 const NAME = 'lemmata-learn'
 export const NOTHING: Kept = { key: null, link: null, week: null, unsent: [], timed: null, large: false }
 
-const WEEK_BEFORE: Pick<WeekAnswer, 'said' | 'version' | 'pictures' | 'measuring'> = { said: [], version: '', pictures: [], measuring: UNRULED }
+const WEEK_BEFORE: Pick<WeekAnswer, 'said' | 'version' | 'pictures' | 'sendsPictures' | 'measuring'> = {
+  sendsPictures: true,
+  said: [],
+  version: '',
+  pictures: [],
+  measuring: UNRULED,
+}
 
 export function readKept(): Kept {
   try {

@@ -28,6 +28,7 @@ const week = (events: WeekAnswer['events'] = []): WeekAnswer => ({
     events,
     said: SAID,
     pictures: [],
+    sendsPictures: true,
     measuring: UNRULED,
   },
   lessons: sampler.lessons.map(({ id, title }, index) => ({

@@ -37,8 +37,9 @@ export interface Photo {
   readonly measured: Measured | null
   readonly look: (isExample: boolean, ask: (service: Remote<PhotoService>) => Promise<Looked | null>) => void
   readonly touch: (at: SaidOfPicture['touched']) => void
-  /** Whether so many stitches are found is seen in `measured`: where they are not, it is as it was. */
+  /** Whether so many stitches are found is seen in `measured`: where they are not, it is as it was, and `notFound` says how many. */
   readonly count: (counted: number) => void
+  readonly notFound: number | null
   readonly change: (change: PutRight) => void
   /** As it was read at first. */
   readonly back: () => void
@@ -54,6 +55,7 @@ export function usePhoto(plan: RowPlan): Photo {
   const [state, setState] = useState<PhotoState>({ at: 'waiting' })
   const [said, setSaid] = useState(NOTHING_SAID)
   const [hand, setHand] = useState<ReadStitches | null>(null)
+  const [notFound, setNotFound] = useState<number | null>(null)
   const worker = useRef<RunningWorker<PhotoService> | null>(null)
   const turn = useRef(0)
   const end = useCallback((): void => {
@@ -84,7 +86,8 @@ export function usePhoto(plan: RowPlan): Photo {
       (service) => service.again(plan, next) as Promise<Verdict | null>,
       (verdict) => {
         // A number that cannot be is not taken.
-        if (!verdict || (next.counted !== null && verdict.state === 'refused')) return
+        if (!verdict || (next.counted !== null && verdict.state === 'refused')) return setNotFound(next.counted)
+        setNotFound(null)
         setSaid(next)
         setHand(null)
         setState({ ...state, looked: { ...state.looked, verdict } })
@@ -95,15 +98,20 @@ export function usePhoto(plan: RowPlan): Photo {
   return {
     state,
     measured,
+    notFound,
     look: (isExample, call) => {
       setState({ at: 'looking' })
       setSaid(NOTHING_SAID)
       setHand(null)
+      setNotFound(null)
       ask(call, (looked) => setState(looked ? { at: 'seen', looked, isExample } : { at: 'unread' }))
     },
     touch: (touched) => say({ ...said, touched }),
     count: (counted) => say({ ...said, counted }),
-    change: (change) => measured && setHand(putRight(measured.stitches, plan.kind, change)),
+    change: (change) => {
+      setNotFound(null)
+      if (measured) setHand(putRight(measured.stitches, plan.kind, change))
+    },
     back: () => say({ ...said, counted: null }),
     stop: () => {
       end()

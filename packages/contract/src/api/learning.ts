@@ -118,6 +118,8 @@ export interface WeekAnswer extends WeekNews {
   readonly sampler: Sampler
   readonly lessons: readonly LessonSeen[]
   readonly said: readonly SaidToClass[]
+  /** A class of children sends no pictures. */
+  readonly sendsPictures: boolean
   /** How what a photograph measures stands against her teacher's ruler. */
   readonly measuring: Standing
 }

@@ -95,6 +95,7 @@ export const classDocument = z
     name: shortText,
     sampler: z.uuid().optional(),
     learners: z.array(learner).max(MOST_LEARNERS, `these are more than ${MOST_LEARNERS} learners, the most that one class holds; divide it`).default([]),
+    children: z.boolean().optional(),
     calendar: calendar.optional(),
     notes: recordOf(id, lessonNote)
       .refine((given) => Object.keys(given).length <= MOST_NOTES, { error: `a class keeps at most ${MOST_NOTES} notes` })

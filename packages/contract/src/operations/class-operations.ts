@@ -34,6 +34,7 @@ const SCHEMAS = {
   }),
   'remove-learner': z.object({ kind: z.literal('remove-learner'), id }),
   'rename-class': z.object({ kind: z.literal('rename-class'), name: shortText }),
+  'set-children': z.object({ kind: z.literal('set-children'), children: z.boolean() }),
 } satisfies { readonly [Kind in SingleClassOperation['kind']]: SchemaOf<Kind> }
 
 type Schemas = typeof SCHEMAS

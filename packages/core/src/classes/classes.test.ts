@@ -134,6 +134,7 @@ describe('any history of a class', () => {
       .tuple(fc.constantFrom('n1', 'n2', 'n3'), fc.option(fc.constantFrom('Why?', 'How?')))
       .map(([note, asked]): ClassOperation => ({ kind: 'set-note', id: note, note: asked === null ? null : question(asked) })),
     fc.string({ minLength: 1, maxLength: 8 }).map((name): ClassOperation => ({ kind: 'rename-class', name })),
+    fc.boolean().map((children): ClassOperation => ({ kind: 'set-children', children })),
   )
   const any = fc.oneof(
     single,

@@ -59,6 +59,8 @@ export interface ClassDocument {
   /** The sampler that it works; a file on its own may leave it out. */
   readonly sampler?: SamplerId | undefined
   readonly learners: readonly Learner[]
+  /** Nobody joins it by a code, and no pictures are sent: each comes by the teacher's list. */
+  readonly children?: boolean | undefined
   readonly calendar?: ClassCalendar | undefined
   /** By an id of their own. */
   readonly notes?: Readonly<Record<string, LessonNote>> | undefined

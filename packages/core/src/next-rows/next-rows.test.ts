@@ -86,7 +86,7 @@ describe('marks at their true size', () => {
 describe('the page', () => {
   const { done } = workSampler(sampler)
   const order = {
-    ...{ sampler, done, course: courseOf(done), kit: planKit(sampler, done), dates: null, page: 'a4', version: '1', printed: '2027-01-14' },
+    ...{ sampler, done, course: courseOf(done), kit: planKit(sampler, done), dates: null, page: 'a4' as const, version: '1', printed: '2027-01-14' },
     measure: (text: string, sizeMm: number) => text.length * sizeMm * 0.5,
   } as const
   const words = (events: readonly PracticeEvent[], learners: readonly Learner[]): string => {

@@ -129,6 +129,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
           kind={plan.kind}
           count={measured.figures.count}
           marked={measured.stitches.length}
+          notFound={photo.notFound}
           chosen={chosen}
           onOpen={(isOpen) => {
             setPuttingRight(isOpen)
@@ -140,7 +141,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
           onBack={measured.isPutRight ? photo.back : null}
         />
       )}
-      {state.at === 'seen' && state.looked.window && !state.isExample && measured && (
+      {state.at === 'seen' && state.looked.window && !state.isExample && measured && week.sendsPictures && (
         <SendPicture key={turn} page={page} exercise={exercise} window={state.looked.window} />
       )}
       <SentPictures page={page} sent={week.pictures.filter((one) => one.exercise === exercise)} />

@@ -7,6 +7,8 @@ interface Props {
   /** How many stitches were read, and how many of them are marked. */
   readonly count: number
   readonly marked: number
+  /** So many were said and could not be found in the picture; null as long as all that was said was. */
+  readonly notFound: number | null
   /** From 0; null as long as none is. */
   readonly chosen: number | null
   readonly onOpen: (isOpen: boolean) => void
@@ -20,7 +22,7 @@ interface Props {
 /** An end is moved by a tenth of a millimetre: what an eye can tell. */
 const STEP_MM = 0.1
 
-export function PutRight({ kind, count, marked, chosen, onOpen, onChoose, onCount, onChange, onBack }: Props) {
+export function PutRight({ kind, count, marked, notFound, chosen, onOpen, onChoose, onCount, onChange, onBack }: Props) {
   const words = useWords().photo
   const isLine = canPutRight(kind)
   const at = Math.min(chosen ?? 0, marked - 1)
@@ -38,6 +40,9 @@ export function PutRight({ kind, count, marked, chosen, onOpen, onChoose, onCoun
           onStep={(by) => count + by > 1 && onCount(count + by)}
         />
       )}
+      <p className="put-right-note" role="status">
+        {notFound === null ? '' : words.notFound(notFound)}
+      </p>
       {isLine && chosen !== null && (
         <>
           <Stepper label={words.stitchOf(at + 1, marked)} less={words.stitchBefore} more={words.stitchAfter} onStep={choose} />

@@ -8,11 +8,11 @@ import { PutRight } from './PutRight.tsx'
 
 afterEach(cleanup)
 
-function open(kind: RowKind, chosen: number | null, marked = 5) {
+function open(kind: RowKind, chosen: number | null, marked = 5, notFound: number | null = null) {
   const said: { changes: Change[]; counts: number[]; chosen: number[]; opened: boolean[] } = { changes: [], counts: [], chosen: [], opened: [] }
   render(
     <PutRight
-      {...{ kind, chosen, marked }}
+      {...{ kind, chosen, marked, notFound }}
       count={marked}
       onOpen={(isOpen) => said.opened.push(isOpen)}
       onChoose={(one) => said.chosen.push(one)}
@@ -43,6 +43,11 @@ describe('putting marks right', () => {
     ])
     // Where they share holes, what is no stitch is the next one's too.
     expect(screen.queryByRole('button', { name: 'This is no stitch', hidden: true })).toBeNull()
+  })
+
+  it('says that so many stitches as she counts cannot be found, and that all stays as it was', () => {
+    open('end-to-end', null, 5, 9)
+    expect(screen.getByRole('status', { hidden: true }).textContent).toMatch(/^A row of 9 does not go with what is seen/)
   })
 
   it('goes from stitch to stitch and stops at the last, which has none to be joined with', () => {

@@ -115,6 +115,8 @@ export const ENGLISH = {
     counted: (count: number) => `I count ${count} stitches`,
     oneLess: 'One stitch less',
     oneMore: 'One stitch more',
+    notFound: (count: number) =>
+      `A row of ${count} does not go with what is seen in the picture: it stays as it was. Count once more, or take another picture.`,
     stitchOf: (at: number, of: number) => `Stitch ${at} of ${of}`,
     stitchBefore: 'The stitch before',
     stitchAfter: 'The next stitch',

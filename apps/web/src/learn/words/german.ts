@@ -108,6 +108,8 @@ export const GERMAN: LearnWords = {
     counted: (count) => `Ich zähle ${count} Stiche`,
     oneLess: 'Ein Stich weniger',
     oneMore: 'Ein Stich mehr',
+    notFound: (count: number) =>
+      `Eine Reihe von ${count} passt nicht zu dem, was im Bild zu sehen ist: es bleibt, wie es war. Zähl noch einmal oder fotografiere neu.`,
     stitchOf: (at, of) => `Stich ${at} von ${of}`,
     stitchBefore: 'Der Stich davor',
     stitchAfter: 'Der nächste Stich',

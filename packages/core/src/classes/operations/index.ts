@@ -7,6 +7,7 @@ import { type ChangeLearner, changeLearner } from './change-learner.ts'
 import { type Choose, choose } from './choose.ts'
 import { type RemoveLearner, removeLearner } from './remove-learner.ts'
 import { type RenameClass, renameClass } from './rename-class.ts'
+import { type SetChildren, setChildren } from './set-children.ts'
 import { type SetNote, setNote } from './set-note.ts'
 import type { ClassTools } from './tools.ts'
 
@@ -19,6 +20,7 @@ export type SingleClassOperation =
   | RemoveLearner
   | RenameClass
   | SetCalendar
+  | SetChildren
   | SetDayOff
   | SetNote
 export type ClassOperation = SingleClassOperation | Batch<ClassOperation>
@@ -32,6 +34,7 @@ const TOOLS: { readonly [Kind in SingleClassOperation['kind']]: ClassTools<Extra
   'remove-learner': removeLearner,
   'rename-class': renameClass,
   'set-calendar': setCalendar,
+  'set-children': setChildren,
   'set-day-off': setDayOff,
   'set-note': setNote,
 }
