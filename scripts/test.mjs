@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { ensureBuilt } from './lib/build.mjs'
+import { ensureBuilt, ensureCommand } from './lib/build.mjs'
 import { checkNode, ensurePackages, ensurePrograms } from './lib/install.mjs'
 import { run } from './lib/run.mjs'
 import { say, stopWith } from './lib/say.mjs'
@@ -25,6 +25,7 @@ try {
   await check('Layers', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config', '.dependency-cruiser.cjs', 'packages', 'apps')
   await check('Shares of tests', 'scripts/shares.mjs')
   await check('Format', 'node_modules/@biomejs/biome/bin/biome', 'format', '.')
+  await ensureCommand(root)
   await suite(
     'Units, properties and server',
     ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'vitest.json')}`],

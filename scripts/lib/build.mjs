@@ -1,4 +1,4 @@
-/** Builds the page and the server when something they are made of is newer than the last build. */
+/** Builds the page, the server and the command when something they are made of is newer than the last build. */
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { InTheWay, say } from './say.mjs'
@@ -7,6 +7,7 @@ import { run } from './run.mjs'
 const SHARED = ['packages/core/src', 'packages/contract/src', 'package-lock.json']
 const PAGE = { name: 'page', folder: 'apps/web', made: 'dist/index.html', from: ['src', 'public', 'index.html', 'vite.config.ts'] }
 const SERVER = { name: 'server', folder: 'apps/server', made: 'dist/main.js', from: ['src', 'vite.config.ts', '../../packages/print/src'] }
+export const COMMAND = { name: 'command', folder: 'apps/cli', made: 'dist/main.js', from: ['src', 'vite.config.ts', '../../packages/print/src'] }
 
 export async function ensureBuilt(root) {
   await ensurePart(root, PAGE)
@@ -17,10 +18,20 @@ export async function ensureServer(root) {
   await ensurePart(root, SERVER)
 }
 
-async function ensurePart(root, { name, folder, made, from }) {
+export async function ensureCommand(root) {
+  await ensurePart(root, COMMAND)
+}
+
+/** As new as what it is made of. */
+export function isBuilt(root, { folder, made, from }) {
   const built = join(root, folder, made)
   const sources = [...from.map((one) => join(root, folder, one)), ...SHARED.map((one) => join(root, one))]
-  if (existsSync(built) && newest(sources) < statSync(built).mtimeMs) return
+  return existsSync(built) && newest(sources) < statSync(built).mtimeMs
+}
+
+async function ensurePart(root, part) {
+  if (isBuilt(root, part)) return
+  const { name, folder } = part
   say(`Building the ${name} …`)
   const { code, output } = await run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build'], {
     cwd: join(root, folder),
