@@ -29,16 +29,22 @@ it('gives none to who comes past the proxy, over plain http', async () => {
   expect(made.headers['set-cookie']).toBeUndefined()
 })
 
-it('counts tries by whoever asks the proxy, not by the proxy', async () => {
-  const { csrf } = (await request(server.app).get('/api/session')).body as { csrf: string }
-  const wrong = async (from: string): Promise<number> =>
-    (
-      await request(server.app)
-        .post('/api/session')
-        .set({ 'x-forwarded-for': from, 'x-forwarded-proto': 'https', 'x-csrf-token': csrf })
-        .send({ email: 'ada@example.org', password: 'not hers at all' })
-    ).status
-  for (let index = 0; index < 20; index += 1) await wrong('203.0.113.7')
-  expect(await wrong('203.0.113.7')).toBe(429)
-  expect(await wrong('203.0.113.8')).toBe(401)
+const signIn = async (app: TestServer['app'], from: string, email: string, password = 'not hers at all'): Promise<number> => {
+  const { csrf } = (await request(app).get('/api/session')).body as { csrf: string }
+  const asked = request(app).post('/api/session').set({ 'x-forwarded-for': from, 'x-forwarded-proto': 'https', 'x-csrf-token': csrf })
+  return (await asked.send({ email, password })).status
+}
+
+it('counts tries by whoever asks the proxy, not by the proxy, and another process on the same database counts with it', async () => {
+  for (let index = 0; index < 20; index += 1) expect(await signIn(server.app, '203.0.113.7', `guess${index}@example.org`)).toBe(401)
+  expect(await signIn(server.app, '203.0.113.7', 'ada@example.org', 'rain on the window')).toBe(429)
+  expect(await signIn(server.another(), '203.0.113.7', 'ada@example.org', 'rain on the window')).toBe(429)
+  expect(await signIn(server.another(), '203.0.113.8', 'ada@example.org', 'rain on the window')).toBe(200)
+})
+
+it('counts tries at one account from wherever they come, whether there is such an account or not', async () => {
+  for (const email of ['ada@example.org', 'nobody@example.org']) {
+    for (let index = 0; index < 7; index += 1) expect(await signIn(server.app, `203.0.113.${20 + index}`, email)).toBe(401)
+    expect(await signIn(server.another(), '203.0.113.40', email)).toBe(429)
+  }
 })

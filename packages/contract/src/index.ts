@@ -59,6 +59,7 @@ export type {
   VersionSummary,
   SessionAnswer,
   SessionSeen,
+  Happened,
   SheetRequest,
   StaleAnswer,
   StoresAnswer,

@@ -153,6 +153,19 @@ describe('accounts', () => {
     expect(without.body.error.message).toMatch(/Reload/)
   })
 
+  it('tells her what happened with her account, a wrong password too; nobody else', async () => {
+    const [ada, ben] = [await makeTeacher(server), await makeTeacher(server)]
+    const { email } = (await ada.agent.get('/api/session')).body.teacher as { email: string }
+    const stranger = request.agent(server.app)
+    const { csrf } = (await stranger.get('/api/session')).body as { csrf: string }
+    await stranger.post('/api/session').set('x-csrf-token', csrf).send({ email, password: 'not hers at all' })
+    await ada.agent.get('/api/account/everything')
+    const { happened } = (await ada.agent.get('/api/account/trail')).body as { happened: { what: string; from: string | null }[] }
+    expect(happened.map((one) => one.what)).toEqual(['everything-exported', 'sign-in-failed', 'signed-up'])
+    expect(happened[1]?.from).toMatch(/127\.0\.0\.1|::1/)
+    expect((await ben.agent.get('/api/account/trail')).body.happened.map((one: { what: string }) => one.what)).toEqual(['signed-up'])
+  })
+
   it('slows down guessing', async () => {
     const guesser = request.agent(server.app)
     const { csrf } = (await guesser.get('/api/session')).body

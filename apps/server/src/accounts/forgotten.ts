@@ -12,9 +12,10 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 const stillGood = () => ({ [Op.gt]: new Date(Date.now() - GOOD_FOR_MS) })
 
 /** Answered before any of it is done: how long it takes would tell whether there is an account. */
-export async function sendReset(post: Post, email: string, address: string): Promise<void> {
+export async function sendReset(post: Post, email: string, address: string, asked: (teacherId: string) => Promise<void>): Promise<void> {
   const teacher = await Teacher.findOne({ where: { email } })
   if (!teacher) return
+  await asked(teacher.id)
   const token = randomBytes(24).toString('base64url')
   // The one before is none any more.
   await ResetRow.destroy({ where: { teacherId: teacher.id } })
@@ -35,10 +36,10 @@ export async function sendReset(post: Post, email: string, address: string): Pro
   })
 }
 
-/** Every session of hers ends: whoever had the old one is out. */
-export async function resetPassword(sequelize: Sequelize, { token, next }: { readonly token: string; readonly next: string }): Promise<void> {
+/** Every session of hers ends: whoever had the old one is out. Whose it is. */
+export async function resetPassword(sequelize: Sequelize, { token, next }: { readonly token: string; readonly next: string }): Promise<string> {
   const passwordHash = await hashPassword(next)
-  await sequelize.transaction(async (transaction) => {
+  return sequelize.transaction(async (transaction) => {
     const row = await ResetRow.findOne({ where: { tokenHash: hashOf(token), createdAt: stillGood() }, transaction, lock: transaction.LOCK.UPDATE })
     if (!row) throw new HttpProblem(422, 'account.link', 'This link is not good any more. Ask for another one.')
     const teacher = await Teacher.findByPk(row.teacherId, { transaction })
@@ -46,5 +47,6 @@ export async function resetPassword(sequelize: Sequelize, { token, next }: { rea
     await teacher?.update({ passwordHash }, { transaction })
     await ResetRow.destroy({ where: { teacherId: row.teacherId }, transaction })
     await SessionRow.destroy({ where: { teacherId: row.teacherId }, transaction })
+    return row.teacherId
   })
 }

@@ -11,7 +11,8 @@ import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
 import { deleteTeacher, everythingOf } from './everything.ts'
 import { resetPassword, sendReset } from './forgotten.ts'
 import { endOtherSessions, sessionsOf } from './own-sessions.ts'
-import { changeTeacherPassword, checkTeacher, makeTeacher } from './service.ts'
+import { changeTeacherPassword, checkTeacher, makeTeacher, wrongSignIn } from './service.ts'
+import { note, noteFailedSignIn, trailOf } from './trail.ts'
 
 const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
 
@@ -25,9 +26,19 @@ export interface AccountSettings {
   readonly mostTries: number
 }
 
+/** Of what may be tried at one address, a third at one account: a class behind one address has many accounts. */
+const AT_ONE_ACCOUNT = 3
+
 export function accountRoutes({ mostTries, sequelize, log, post, address }: AccountSettings): Router {
   const routes = Router()
-  const limit = limitTries(mostTries, 'account.too-many-tries')
+  const tries = { most: mostTries, code: 'account.too-many-tries' } as const
+  const limit = limitTries(sequelize, { ...tries, of: 'account' })
+  const limitSignUp = limitTries(sequelize, { ...tries, of: 'sign-up', minutes: 60, countsAll: true })
+  const limitForgotten = limitTries(sequelize, { ...tries, of: 'forgotten', countsAll: true })
+  const atOne = { ...tries, most: Math.ceil(mostTries / AT_ONE_ACCOUNT), minutes: 15 } as const
+  // Whether there is such an account or not.
+  const limitAddress = limitTries(sequelize, { ...atOne, of: 'one-address', by: (request) => emailIn(request.body) })
+  const limitOwn = limitTries(sequelize, { ...atOne, of: 'one-account', by: (request) => request.session.teacherId ?? null })
 
   routes.get('/session', async (request, response) => {
     const { teacherId } = request.session
@@ -36,15 +47,22 @@ export function accountRoutes({ mostTries, sequelize, log, post, address }: Acco
     response.json(answer)
   })
 
-  routes.post('/accounts', limit, async (request, response) => {
+  routes.post('/accounts', limit, limitSignUp, async (request, response) => {
     const teacher = await makeTeacher(parseBody(makeAccount, request.body))
     await beginSession(request, teacher.id)
+    await note(request, 'signed-up', teacher.id)
     response.status(201).json({ teacher: answerFor(teacher), csrf: csrfToken(request) } satisfies SessionAnswer)
   })
 
-  routes.post('/session', limit, async (request, response) => {
-    const teacher = await checkTeacher(parseBody(signIn, request.body))
+  routes.post('/session', limit, limitAddress, async (request, response) => {
+    const given = parseBody(signIn, request.body)
+    const teacher = await checkTeacher(given)
+    if (!teacher) {
+      await noteFailedSignIn(request, given.email)
+      throw wrongSignIn()
+    }
     await beginSession(request, teacher.id)
+    await note(request, 'signed-in', teacher.id)
     response.json({ teacher: answerFor(teacher), csrf: csrfToken(request) } satisfies SessionAnswer)
   })
 
@@ -53,24 +71,26 @@ export function accountRoutes({ mostTries, sequelize, log, post, address }: Acco
     response.status(204).end()
   })
 
-  routes.put('/account/password', async (request, response) => {
+  routes.put('/account/password', limitOwn, async (request, response) => {
     const { id } = principalOf(request)
     await changeTeacherPassword(id, parseBody(changePassword, request.body))
     // Whoever knew the old one is out.
     await endOtherSessions(id, request.sessionID)
+    await note(request, 'password-changed', id)
     response.status(204).end()
   })
 
-  const limitForgotten = limitTries(mostTries, 'account.too-many-tries', { countsAll: true })
   routes.post('/account/forgotten', limitForgotten, (request, response) => {
     const { email } = parseBody(forgottenPassword, request.body)
     const at = address ?? `${request.protocol}://${request.get('host') ?? ''}`
-    void sendReset(post, email, at).catch((error: unknown) => log.error({ err: error }, 'a message could not be sent'))
+    void sendReset(post, email, at, (teacherId) => note(request, 'reset-asked', teacherId)).catch((error: unknown) =>
+      log.error({ err: error }, 'a message could not be sent'),
+    )
     response.status(204).end()
   })
 
   routes.post('/account/new-password', limit, async (request, response) => {
-    await resetPassword(sequelize, parseBody(newPassword, request.body))
+    await note(request, 'reset-done', await resetPassword(sequelize, parseBody(newPassword, request.body)))
     response.status(204).end()
   })
 
@@ -79,18 +99,35 @@ export function accountRoutes({ mostTries, sequelize, log, post, address }: Acco
   })
 
   routes.delete('/account/sessions', async (request, response) => {
-    await endOtherSessions(principalOf(request).id, request.sessionID)
+    const { id } = principalOf(request)
+    await endOtherSessions(id, request.sessionID)
+    await note(request, 'signed-out-elsewhere', id)
     response.status(204).end()
   })
 
-  routes.get('/account/everything', async (request, response) => {
-    response.json(await everythingOf(principalOf(request).id))
+  routes.get('/account/trail', async (request, response) => {
+    response.json({ happened: await trailOf(principalOf(request).id) })
   })
 
-  routes.delete('/account', limit, async (request, response) => {
-    await deleteTeacher(principalOf(request).id, parseBody(deleteAccount, request.body).password)
+  routes.get('/account/everything', async (request, response) => {
+    const { id } = principalOf(request)
+    const everything = await everythingOf(id)
+    await note(request, 'everything-exported', id)
+    response.json(everything)
+  })
+
+  routes.delete('/account', limit, limitOwn, async (request, response) => {
+    const { id } = principalOf(request)
+    await deleteTeacher(id, parseBody(deleteAccount, request.body).password)
+    await note(request, 'account-deleted', id)
     await endSession(request)
     response.status(204).end()
   })
   return routes
+}
+
+/** Of a body that is not checked yet. */
+function emailIn(body: unknown): string | null {
+  const email: unknown = typeof body === 'object' && body !== null && 'email' in body ? body.email : null
+  return typeof email === 'string' ? email.trim().toLowerCase().slice(0, 200) : null
 }

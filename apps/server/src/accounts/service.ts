@@ -16,11 +16,13 @@ export async function makeTeacher(given: { email: string; name: string; password
   }
 }
 
-export async function checkTeacher(given: { email: string; password: string }): Promise<Teacher> {
+export const wrongSignIn = (): HttpProblem => new HttpProblem(401, 'account.wrong', 'This address and password do not go together. Check both and try again.')
+
+/** Null where the two do not go together; how long it takes is the same. */
+export async function checkTeacher(given: { email: string; password: string }): Promise<Teacher | null> {
   const teacher = await Teacher.findOne({ where: { email: given.email } })
   const matches = await passwordMatches(given.password, teacher?.passwordHash ?? null)
-  if (!teacher || !matches) throw new HttpProblem(401, 'account.wrong', 'This address and password do not go together. Check both and try again.')
-  return teacher
+  return matches ? teacher : null
 }
 
 export async function changeTeacherPassword(teacherId: string, given: { current: string; next: string }): Promise<void> {

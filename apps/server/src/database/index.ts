@@ -16,5 +16,6 @@ export {
   StoresOperationRow,
   StoresRow,
   Teacher,
+  TrailRow,
   VersionRow,
 } from './models.ts'

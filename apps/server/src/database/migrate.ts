@@ -13,6 +13,7 @@ import { up as learning } from './migrations/0009-learning.ts'
 import { up as measuring } from './migrations/0010-measuring.ts'
 import { up as sessions } from './migrations/0011-sessions.ts'
 import { up as passwordResets } from './migrations/0012-password-resets.ts'
+import { up as triesAndTrail } from './migrations/0013-tries-and-trail.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
@@ -27,6 +28,7 @@ const MIGRATIONS = [
   { name: '0010-measuring', run: measuring },
   { name: '0011-sessions', run: sessions },
   { name: '0012-password-resets', run: passwordResets },
+  { name: '0013-tries-and-trail', run: triesAndTrail },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

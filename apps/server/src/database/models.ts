@@ -27,6 +27,15 @@ export class ResetRow extends Model<InferAttributes<ResetRow>, InferCreationAttr
   declare createdAt: CreationOptional<Date>
 }
 
+/** What happened with an account, from which address. */
+export class TrailRow extends Model<InferAttributes<TrailRow>, InferCreationAttributes<TrailRow>> {
+  declare id: CreationOptional<number>
+  declare teacherId: string | null
+  declare what: string
+  declare address: string | null
+  declare createdAt: CreationOptional<Date>
+}
+
 export class SamplerRow extends Model<InferAttributes<SamplerRow>, InferCreationAttributes<SamplerRow>> {
   declare id: CreationOptional<string>
   declare teacherId: string
@@ -134,6 +143,13 @@ export function defineModels(sequelize: Sequelize): void {
   ResetRow.init(
     { tokenHash: { type: DataTypes.STRING(64), primaryKey: true }, teacherId: { type: DataTypes.UUID, allowNull: false }, createdAt: now() },
     { sequelize, tableName: 'password_resets', timestamps: false },
+  )
+  TrailRow.init(
+    {
+      id: { type: DataTypes.BIGINT.UNSIGNED, primaryKey: true, autoIncrement: true },
+      ...{ teacherId: DataTypes.UUID, what: { type: DataTypes.STRING(40), allowNull: false }, address: DataTypes.STRING(64), createdAt: now() },
+    },
+    { sequelize, tableName: 'trail', timestamps: false },
   )
   SessionRow.init(
     {

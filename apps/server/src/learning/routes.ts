@@ -37,7 +37,7 @@ export interface LearningSettings {
 /** Asked by learners' devices, which have a key and no session: nothing here reads a cookie, so none can be misused. */
 export function learnerRoutes(sequelize: Sequelize, { mostTries }: LearningSettings): Router {
   const routes = Router()
-  const limit = limitTries(mostTries, 'learning.too-many-tries')
+  const limit = limitTries(sequelize, { of: 'learning', most: mostTries, code: 'learning.too-many-tries' })
   routes.use('/learn', express.json({ limit: '256kb' }), (_request, response, next) => {
     response.set('cache-control', 'no-store')
     next()

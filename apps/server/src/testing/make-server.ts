@@ -11,6 +11,8 @@ import { stopPrinting } from '../sheets/index.ts'
 export interface TestServer {
   readonly app: ReturnType<typeof makeApp>
   readonly sequelize: Sequelize
+  /** The application once more, as another process has it. */
+  readonly another: () => TestServer['app']
   /** Messages that were sent. */
   readonly sent: Message[]
   readonly stop: () => Promise<void>
@@ -28,13 +30,15 @@ export async function makeServer(name: string, page?: string, address = 'http://
   defineModels(sequelize)
   await migrate(sequelize)
   const sent: Message[] = []
-  const app = makeApp({
-    ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address },
-    post: (message) => Promise.resolve(void sent.push(message)),
-    ...(page === undefined ? {} : { page }),
-  })
+  const another = () =>
+    makeApp({
+      ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address },
+      post: (message) => Promise.resolve(void sent.push(message)),
+      ...(page === undefined ? {} : { page }),
+    })
   return {
-    app,
+    app: another(),
+    another,
     sequelize,
     sent,
     stop: async () => {

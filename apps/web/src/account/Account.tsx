@@ -1,5 +1,5 @@
 /** The teacher's account: who is signed in and where, the password, and everything that is kept: out as a file, or away. */
-import type { SessionSeen } from '@lemmata/contract'
+import type { Happened, SessionSeen } from '@lemmata/contract'
 import { counted } from '@lemmata/core/units'
 import { Alert, App, Button, Form, Input, Modal } from 'antd'
 import dayjs from 'dayjs'
@@ -54,6 +54,7 @@ export function Account() {
             </Button>
           </Form>
           <Sessions key={changed} />
+          <Trail key={`trail ${changed}`} />
           <Everything />
         </div>
       </main>
@@ -92,6 +93,45 @@ function Sessions() {
       <Button disabled={others.length === 0} onClick={() => attempt(api.signOutElsewhere)}>
         {others.length === 0 ? 'Signed in nowhere else' : `Sign out of ${counted(others.length, 'other browser')}`}
       </Button>
+    </section>
+  )
+}
+
+const HAPPENED: Readonly<Record<Happened['what'], string>> = {
+  'signed-up': 'Account made',
+  'signed-in': 'Signed in',
+  'sign-in-failed': 'Sign-in with a wrong password',
+  'signed-out-elsewhere': 'Signed out of other browsers',
+  'password-changed': 'Password changed',
+  'reset-asked': 'Link for a new password asked for',
+  'reset-done': 'New password set by a link',
+  'everything-exported': 'Everything saved as one file',
+  'account-deleted': 'Account deleted',
+}
+
+/** What happened with it lately: what was not hers she sees here. */
+function Trail() {
+  const [happened, setHappened] = useState<readonly Happened[]>([])
+  useEffect(() => {
+    // What is told beside the rest is left out where it cannot be had.
+    void api.happened().then(
+      (answer) => setHappened(answer.happened),
+      () => undefined,
+    )
+  }, [])
+  if (happened.length === 0) return null
+  return (
+    <section>
+      <h2 style={{ margin: '26px 0 8px' }}>What happened lately</h2>
+      <ul className="account-list">
+        {happened.slice(0, SHOWN).map(({ what, from, at }, index) => (
+          <li key={`${at} ${index}`} className={what === 'sign-in-failed' ? 'caution' : undefined}>
+            {HAPPENED[what]}, {dayjs(at).format(WHEN)}
+            {from !== null && <span className="quiet"> from {from.replace(/^::ffff:/, '')}</span>}
+          </li>
+        ))}
+      </ul>
+      <p className="quiet">If something of it was not you, change your password: whoever knew the old one is out.</p>
     </section>
   )
 }

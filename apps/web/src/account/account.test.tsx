@@ -28,6 +28,8 @@ beforeEach(() => {
       return answer(204, null)
     }
     if (path === '/api/account/sessions') return answer(200, { sessions: server.sessions })
+    if (path === '/api/account/trail')
+      return answer(200, { happened: [{ what: 'sign-in-failed', from: '::ffff:203.0.113.9', at: '2026-11-20T18:00:00.000Z' }] })
     if (path === '/api/account' && typeof body === 'string' && body.includes('wrong'))
       return answer(422, { error: { code: 'account.password', message: 'Your present password is not this one.' } })
     return answer(204, null)
@@ -51,6 +53,11 @@ const open = (): void =>
   )
 
 describe('the account', () => {
+  it('says what happened with it lately, and from where', async () => {
+    open()
+    expect((await screen.findByText(/^Sign-in with a wrong password, 20 November 2026/)).textContent).toContain('from 203.0.113.9')
+  })
+
   it('says where one is signed in, of many the latest, and signs out everywhere else', async () => {
     server.sessions = [session(9, true), ...Array.from({ length: 9 }, (_, index) => session(index + 10))]
     open()

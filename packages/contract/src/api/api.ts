@@ -30,6 +30,21 @@ export interface SessionSeen {
   readonly last: string
   readonly isThis: boolean
 }
+/** What happened with an account, and from where: the network's name for whoever asked. */
+export interface Happened {
+  readonly what:
+    | 'signed-up'
+    | 'signed-in'
+    | 'sign-in-failed'
+    | 'signed-out-elsewhere'
+    | 'password-changed'
+    | 'reset-asked'
+    | 'reset-done'
+    | 'everything-exported'
+    | 'account-deleted'
+  readonly from: string | null
+  readonly at: string
+}
 export const makeSampler = z.union([z.object({ name: shortText }), z.object({ document: z.unknown() })])
 
 /** A request of this many bytes or more is refused; the page sends no larger ones. */
