@@ -48,7 +48,7 @@ export async function startService(root, { folder = join(root, '.data'), port, e
           database: database.now(),
           port: address,
           secret,
-          env: { MAIL_FOLDER: join(folder, 'mail'), ...env },
+          env: { DATA_FOLDER: folder, MAIL_FOLDER: join(folder, 'mail'), ...env },
           fromSource,
         })
         // Begun again it is found where it was.

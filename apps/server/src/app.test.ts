@@ -57,5 +57,10 @@ describe('files', () => {
     },
   )
 
+  it.each(['/favicon.ico', '/samplers/x/cloth.map', '/.env'])('beside the assets neither: %s is no page', async (path) => {
+    const { status } = await request(server.app).get(path)
+    expect(status).toBe(404)
+  })
+
   it('whose address cannot be read are told so', async () => expect((await request(server.app).get('/assets/%E0%A4%A')).status).toBe(400))
 })

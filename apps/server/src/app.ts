@@ -6,7 +6,7 @@ import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import helmet from 'helmet'
-import { pinoHttp } from 'pino-http'
+import { Registry } from 'prom-client'
 import { type AccountSettings, accountRoutes } from './accounts/index.ts'
 import { calendarRoutes, openCalendarRoutes } from './calendars/index.ts'
 import { classRoutes } from './classes/index.ts'
@@ -15,15 +15,20 @@ import { checkCsrf, sessions } from './http/sessions.ts'
 import { learnerRoutes, learningRoutes } from './learning/index.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { pictureRoutes } from './pictures/index.ts'
-import { sheetRoutes } from './sheets/index.ts'
+import { printing, sheetRoutes } from './sheets/index.ts'
 import { storesRoutes } from './stores/index.ts'
 import { stitchRoutes } from './stitches/index.ts'
 import { versionRoutes } from './versions/index.ts'
+import { measureRequests, requestLog, watchRoutes } from './watching/index.ts'
 
 export interface AppSettings extends AccountSettings {
   readonly secret: string
   /** Folder of the built page, where it is another. */
   readonly page?: string
+  /** Where data lies. */
+  readonly folder?: string | undefined
+  /** Figures of the whole process; left out, of this application alone. */
+  readonly registry?: Registry
 }
 
 const PAGE = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
@@ -36,6 +41,8 @@ export function makeApp(settings: AppSettings): Express {
   const isHosted = settings.address?.startsWith('https://') ?? false
   if (isHosted) app.set('trust proxy', 'loopback')
   // Files need no rules for pages: of forty small ones those would be a tenth of what a phone loads.
+  const registry = settings.registry ?? new Registry()
+  app.use(requestLog(settings.log), measureRequests(registry))
   app.use('/assets', compression(), briefRules, assets(join(folder, 'assets')), notFound)
   app.use(
     helmet({
@@ -56,17 +63,13 @@ export function makeApp(settings: AppSettings): Express {
     }),
   )
   app.use(compression())
-  app.use(pinoHttp({ logger: settings.log, autoLogging: false }))
   const api = express.Router()
   // Whatever is answered is somebody's own: nobody on the way keeps it. What may be kept says so itself.
   api.use((_request, response, next) => {
     response.set('cache-control', 'no-store')
     next()
   })
-  api.get('/health', async (_request, response) => {
-    await settings.sequelize.query('SELECT 1')
-    response.json({ ok: true })
-  })
+  api.use(watchRoutes({ sequelize: settings.sequelize, folder: settings.folder, registry, printing }))
   api.use(openCalendarRoutes())
   api.use(learnerRoutes(settings.sequelize, settings))
   api.use(sessions(settings.sequelize, settings.secret, isHosted))
@@ -92,6 +95,8 @@ export function makeApp(settings: AppSettings): Express {
     response.set('cache-control', 'no-cache').sendFile(page)
   })
   app.get('/{*rest}', (request, response, next) => {
+    // A file that is not there is none: the page has no dots in its addresses.
+    if (FILE.test(request.path)) return next()
     const page = join(folder, 'index.html')
     if (!existsSync(page)) return next()
     response.set('cache-control', 'no-cache').set('link', neededFirst(request.path)).sendFile(page)
@@ -113,6 +118,8 @@ function assets(folder: string): RequestHandler {
   if (!existsSync(folder)) return express.static(folder, kept)
   return expressStaticGzip(folder, { enableBrotli: true, orderPreference: ['br'], serveStatic: kept })
 }
+
+const FILE = /\.[a-z0-9]{1,8}$/i
 
 /** What a page asks for as soon as its code runs is sent for with the code: who is signed in, and the sampler that it shows. */
 function neededFirst(path: string): string {

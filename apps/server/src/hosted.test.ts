@@ -35,6 +35,11 @@ const signIn = async (app: TestServer['app'], from: string, email: string, passw
   return (await asked.send({ email, password })).status
 }
 
+it('keeps its figures to this machine', async () => {
+  expect((await request(server.app).get('/api/metrics').set('x-forwarded-for', '203.0.113.7')).status).toBe(404)
+  expect((await request(server.app).get('/api/metrics')).status).toBe(200)
+})
+
 it('counts tries by whoever asks the proxy, not by the proxy, and another process on the same database counts with it', async () => {
   for (let index = 0; index < 20; index += 1) expect(await signIn(server.app, '203.0.113.7', `guess${index}@example.org`)).toBe(401)
   expect(await signIn(server.app, '203.0.113.7', 'ada@example.org', 'rain on the window')).toBe(429)

@@ -1,5 +1,6 @@
 /** Starts the server: settings, database, migrations, demo, listening; stops when told or left alone. */
-import { pino } from 'pino'
+import { join } from 'node:path'
+import { collectDefaultMetrics, Registry } from 'prom-client'
 import { makeApp } from './app.ts'
 import { readConfig } from './config.ts'
 import { connectDatabase, defineModels, migrate } from './database/index.ts'
@@ -8,13 +9,16 @@ import { tidy } from './housekeeping/index.ts'
 import { forgetEnded } from './learning/index.ts'
 import { makePost } from './mail/index.ts'
 import { stopPrinting } from './sheets/index.ts'
+import { makeLog } from './watching/index.ts'
 
 process.on('uncaughtException', (error) => {
   process.stderr.write(`  The server cannot go on: ${error.message}\n`)
   process.exit(1)
 })
 const config = readConfig(process.env)
-const log = pino({ level: config.NODE_ENV === 'development' ? 'info' : 'warn' })
+const log = makeLog(config.DATA_FOLDER && join(config.DATA_FOLDER, 'log'), config.NODE_ENV === 'development')
+const registry = new Registry()
+collectDefaultMetrics({ register: registry })
 const today = (): string => new Date().toISOString().slice(0, 10)
 const sequelize = connectDatabase(config)
 defineModels(sequelize)
@@ -22,12 +26,12 @@ await migrate(sequelize)
 await loadDemo(sequelize, today(), config.RESET_DEMO === '1')
 let forgetting: Promise<unknown> = Promise.resolve()
 const forget = (): void => {
-  forgetting = Promise.all([forgetEnded(today()), tidy(new Date())]).catch((error: unknown) => log.error(error))
+  forgetting = Promise.all([forgetEnded(today()), tidy(new Date())]).catch((error: unknown) => log.error({ err: error }, 'tidying up'))
 }
 forget()
 setInterval(forget, 24 * 3600 * 1000).unref()
 const post = makePost({ url: config.MAIL_URL, folder: config.MAIL_FOLDER, from: config.MAIL_FROM })
-const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60, post, address: config.ADDRESS })
+const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60, post, address: config.ADDRESS, registry, folder: config.DATA_FOLDER })
 const server = app.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address()
   process.send?.({ port: typeof address === 'object' && address ? address.port : config.PORT, demo: DEMO })

@@ -1,5 +1,4 @@
 /** Every error ends as a status and a sentence; unknown ones are logged with an id that is shown. */
-import { randomUUID } from 'node:crypto'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { HttpProblem } from './problem.ts'
@@ -8,11 +7,11 @@ export const notFound: RequestHandler = (_request, _response, next) =>
   next(new HttpProblem(404, 'address.none', 'There is nothing at this address. Go back to the shelf.'))
 
 export function answerErrors(log: Logger): ErrorRequestHandler {
-  return (error: unknown, _request, response, next) => {
+  return (error: unknown, request, response, next) => {
     if (response.headersSent) {
       if (!response.writableEnded) return next(error)
       // Whoever asked was told already.
-      log.error({ err: error }, 'unexpected')
+      log.error({ err: error, id: request.noteId }, 'unexpected')
       return
     }
     const problem = asProblem(error)
@@ -20,7 +19,7 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
       response.status(problem.status).json(problem.answer())
       return
     }
-    const id = randomUUID().slice(0, 8)
+    const id = request.noteId
     log.error({ err: error, id }, 'unexpected')
     response.status(500).json({
       error: { code: 'server.unexpected', message: `Something went wrong on the server (note ${id}). What is told as saved is saved: try again in a moment.` },
@@ -37,7 +36,7 @@ const LOST = new Set(['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'ECONNREFUSED', 
 function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error
   if (typeof error !== 'object' || error === null) return null
-  const { type, name, original } = error as { type?: string; name?: string; original?: { errno?: number; code?: string } }
+  const { type, name, original, status } = error as { type?: string; name?: string; status?: number; original?: { errno?: number; code?: string } }
   if (original?.errno !== undefined && NEVER_KEPT.has(original.errno))
     return new HttpProblem(
       422,
@@ -59,5 +58,8 @@ function asProblem(error: unknown): HttpProblem | null {
   ) {
     return new HttpProblem(503, 'database.away', 'The database does not answer just now. What you changed is kept in this page and sent when it is back.')
   }
+  // Whatever reads a request says so of what it cannot read.
+  if (status !== undefined && status >= 400 && status < 500)
+    return new HttpProblem(status, 'input.wrong', 'This request cannot be read. Reload the page and try again.')
   return null
 }

@@ -1,3 +1,3 @@
 /** Sheets as PDF, made in a worker thread. */
-export { stopPrinting } from './printer.ts'
+export { printing, stopPrinting } from './printer.ts'
 export { sheetRoutes } from './routes.ts'

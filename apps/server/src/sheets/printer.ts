@@ -187,6 +187,11 @@ function makeSlot(): Slot {
   return slot
 }
 
+/** Of all accounts together. */
+export function printing(): { readonly making: number; readonly waiting: number } {
+  return { making: [...crew].filter((slot) => slot.account() !== null).length, waiting: [...waiting.values()].flat().length }
+}
+
 export async function stopPrinting(): Promise<void> {
   const lost = [...crew]
   crew.clear()

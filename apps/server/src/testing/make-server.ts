@@ -12,7 +12,7 @@ export interface TestServer {
   readonly app: ReturnType<typeof makeApp>
   readonly sequelize: Sequelize
   /** The application once more, as another process has it. */
-  readonly another: () => TestServer['app']
+  readonly another: (more?: { readonly folder?: string }) => TestServer['app']
   /** Messages that were sent. */
   readonly sent: Message[]
   readonly stop: () => Promise<void>
@@ -30,11 +30,12 @@ export async function makeServer(name: string, page?: string, address = 'http://
   defineModels(sequelize)
   await migrate(sequelize)
   const sent: Message[] = []
-  const another = () =>
+  const another = (more: { readonly folder?: string } = {}) =>
     makeApp({
       ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address },
       post: (message) => Promise.resolve(void sent.push(message)),
       ...(page === undefined ? {} : { page }),
+      ...more,
     })
   return {
     app: another(),
