@@ -10,7 +10,9 @@ import { Registry } from 'prom-client'
 import { type AccountSettings, accountRoutes } from './accounts/index.ts'
 import { calendarRoutes, openCalendarRoutes } from './calendars/index.ts'
 import { classRoutes } from './classes/index.ts'
+import { MOST_ARCHIVE_BYTES } from '@lemmata/contract'
 import { answerErrors, notFound } from './http/errors.ts'
+import { notSignedIn } from './http/problem.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
 import { learnerRoutes, learningRoutes } from './learning/index.ts'
 import { samplerRoutes } from './samplers/index.ts'
@@ -75,6 +77,8 @@ export function makeApp(settings: AppSettings): Express {
   api.use(sessions(settings.sequelize, settings.secret, isHosted))
   api.use(checkCsrf)
   api.use(pictureRoutes())
+  // Larger than anything else that is sent, and read only where somebody is signed in.
+  api.post('/account/everything', signedInOnly, express.json({ limit: MOST_ARCHIVE_BYTES }))
   api.use(express.json({ limit: '4mb' }))
   api.use(accountRoutes(settings))
   api.use(samplerRoutes(settings.sequelize))
@@ -118,6 +122,8 @@ function assets(folder: string): RequestHandler {
   if (!existsSync(folder)) return express.static(folder, kept)
   return expressStaticGzip(folder, { enableBrotli: true, orderPreference: ['br'], serveStatic: kept })
 }
+
+const signedInOnly: RequestHandler = (request, _response, next) => next(request.session.teacherId ? undefined : notSignedIn())
 
 const FILE = /\.[a-z0-9]{1,8}$/i
 

@@ -86,3 +86,4 @@ export {
   type WeekNews,
 } from './api/learning.ts'
 export { rulerCheck, type RulerCheckGiven, type RulerCheckKept, type SentPicture, sentPictureOf } from './api/measuring.ts'
+export { type AccountArchive, accountArchive, type BroughtBack, MOST_ARCHIVE_BYTES } from './api/account-archive.ts'

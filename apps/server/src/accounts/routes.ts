@@ -1,4 +1,14 @@
-import { changePassword, deleteAccount, forgottenPassword, makeAccount, newPassword, type SessionAnswer, signIn, type TeacherAnswer } from '@lemmata/contract'
+import {
+  accountArchive,
+  changePassword,
+  deleteAccount,
+  forgottenPassword,
+  makeAccount,
+  newPassword,
+  type SessionAnswer,
+  signIn,
+  type TeacherAnswer,
+} from '@lemmata/contract'
 import { Router } from 'express'
 import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
@@ -8,6 +18,7 @@ import { parseBody } from '../http/parse.ts'
 import type { Post } from '../mail/index.ts'
 import { principalOf } from '../access/index.ts'
 import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
+import { bringBack } from './bring-back.ts'
 import { deleteTeacher, everythingOf } from './everything.ts'
 import { resetPassword, sendReset } from './forgotten.ts'
 import { endOtherSessions, sessionsOf } from './own-sessions.ts'
@@ -114,6 +125,21 @@ export function accountRoutes({ mostTries, sequelize, log, post, address }: Acco
     const everything = await everythingOf(id)
     await note(request, 'everything-exported', id)
     response.json(everything)
+  })
+
+  const limitBringing = limitTries(sequelize, {
+    ...tries,
+    of: 'bringing',
+    most: 20,
+    minutes: 60,
+    countsAll: true,
+    by: (request) => request.session.teacherId ?? null,
+  })
+  routes.post('/account/everything', limitBringing, async (request, response) => {
+    const { id } = principalOf(request)
+    const brought = await bringBack(sequelize, id, parseBody(accountArchive, request.body))
+    await note(request, 'everything-brought-back', id)
+    response.status(201).json(brought)
   })
 
   routes.delete('/account', limit, limitOwn, async (request, response) => {

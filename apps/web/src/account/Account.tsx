@@ -1,10 +1,11 @@
 /** The teacher's account: who is signed in and where, the password, and everything that is kept: out as a file, or away. */
-import type { Happened, SessionSeen } from '@lemmata/contract'
+import type { BroughtBack, Happened, SessionSeen } from '@lemmata/contract'
 import { counted } from '@lemmata/core/units'
 import { Alert, App, Button, Form, Input, Modal } from 'antd'
 import dayjs from 'dayjs'
 import { useCallback, useEffect, useState } from 'react'
 import { api, sentenceOf } from '../api/client.ts'
+import { FileButton } from '../look/FileButton.tsx'
 import { TopBar } from '../sampler/TopBar.tsx'
 import { useSessionQuery } from '../api/server-api.ts'
 import { download } from '../stitches/download.ts'
@@ -106,6 +107,7 @@ const HAPPENED: Readonly<Record<Happened['what'], string>> = {
   'reset-asked': 'Link for a new password asked for',
   'reset-done': 'New password set by a link',
   'everything-exported': 'Everything saved as one file',
+  'everything-brought-back': 'Everything of such a file brought in',
   'account-deleted': 'Account deleted',
 }
 
@@ -138,6 +140,7 @@ function Trail() {
 
 function Everything() {
   const [asking, setAsking] = useState(false)
+  const [brought, setBrought] = useState<BroughtBack | null>(null)
   const [password, setPassword] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const { message } = App.useApp()
@@ -146,6 +149,15 @@ function Everything() {
       download('lemmata-account.json', await api.everything())
     } catch (thrown) {
       message.error(sentenceOf(thrown))
+    }
+  }
+  const bring = async (file: File): Promise<void> => {
+    setBrought(null)
+    try {
+      const archive: unknown = JSON.parse(await file.text())
+      setBrought(await api.bringBack(archive))
+    } catch (thrown) {
+      message.error(thrown instanceof SyntaxError ? 'This is not a file that was saved here.' : sentenceOf(thrown))
     }
   }
   const away = async (): Promise<void> => {
@@ -164,10 +176,14 @@ function Everything() {
       <p>Samplers with their versions, classes with what learners told, your stitches, stores and pictures, in one file that other programs can read.</p>
       <p className="class-acts">
         <Button onClick={() => void save()}>Save it as a file</Button>
+        <FileButton label="A file of an account" onFile={(file) => void bring(file)}>
+          Bring in such a file
+        </FileButton>
         <Button danger onClick={() => setAsking(true)}>
           Delete the account
         </Button>
       </p>
+      <div role="status">{brought && <Brought {...brought} />}</div>
       <Modal
         open={asking}
         title="Delete the account"
@@ -188,5 +204,26 @@ function Everything() {
         {problem && <Alert type="error" title={problem} style={{ marginTop: 12 }} role="alert" />}
       </Modal>
     </section>
+  )
+}
+
+function Brought({ samplers, classes, stitches, leftOut }: BroughtBack) {
+  return (
+    <>
+      <p>
+        Brought in, beside what was here: {counted(samplers, 'sampler')}, {counted(classes, 'class', 'classes')}, {counted(stitches, 'stitch', 'stitches')}.
+        {classes > 0 && ' Learners need a new link from you to come back to their pages.'}
+      </p>
+      {leftOut.length > 0 && (
+        <>
+          <p className="caution">Left out:</p>
+          <ul className="account-list">
+            {leftOut.map((one, index) => (
+              <li key={index}>{one}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
   )
 }

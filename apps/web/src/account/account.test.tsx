@@ -28,6 +28,8 @@ beforeEach(() => {
       return answer(204, null)
     }
     if (path === '/api/account/sessions') return answer(200, { sessions: server.sessions })
+    if (path === '/api/account/everything')
+      return answer(201, { samplers: 2, classes: 1, stitches: 0, leftOut: ['The stores: there are stores here already.'] })
     if (path === '/api/account/trail')
       return answer(200, { happened: [{ what: 'sign-in-failed', from: '::ffff:203.0.113.9', at: '2026-11-20T18:00:00.000Z' }] })
     if (path === '/api/account' && typeof body === 'string' && body.includes('wrong'))
@@ -66,6 +68,18 @@ describe('the account', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Sign out of 9 other browsers' }))
     await screen.findByRole('button', { name: 'Signed in nowhere else' })
     expect(screen.queryByText(/^Another browser/)).toBeNull()
+  })
+
+  it('takes in the file of an account, and says what stayed out', async () => {
+    open()
+    const bring = async (text: string): Promise<void> => {
+      fireEvent.change(await screen.findByLabelText('A file of an account'), { target: { files: [new File([text], 'lemmata-account.json')] } })
+    }
+    await bring('{"cut')
+    await screen.findByText('This is not a file that was saved here.')
+    await bring('{"format":"lemmata-account"}')
+    await screen.findByText(/^Brought in, beside what was here: 2 samplers, 1 class, 0 stitches\. Learners need a new link/)
+    await screen.findByText('The stores: there are stores here already.')
   })
 
   it('is deleted with the password alone, and says when it is not this one', async () => {

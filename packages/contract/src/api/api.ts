@@ -41,6 +41,7 @@ export interface Happened {
     | 'reset-asked'
     | 'reset-done'
     | 'everything-exported'
+    | 'everything-brought-back'
     | 'account-deleted'
   readonly from: string | null
   readonly at: string

@@ -56,13 +56,9 @@ export type ToldEvent = z.infer<typeof told>
 export const tellPractice = z.object({ events: z.array(told).min(1).max(200) })
 
 /** As a teacher tells it, of one of her learners. */
-export const markPractice = z.object({
-  events: z
-    .array(z.intersection(z.discriminatedUnion('kind', [...told.options, seenByTeacher]), z.object({ learner: id })))
-    .min(1)
-    .max(200),
-})
-export type MarkedEvent = z.infer<typeof markPractice>['events'][number]
+export const markedEvent = z.intersection(z.discriminatedUnion('kind', [...told.options, seenByTeacher]), z.object({ learner: id }))
+export type MarkedEvent = z.infer<typeof markedEvent>
+export const markPractice = z.object({ events: z.array(markedEvent).min(1).max(200) })
 
 export interface JoinedAnswer {
   /** Kept on her device; sent with every request. */
