@@ -6,6 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { classCodes, joinAs, signIn } from './asked.ts'
 
 const LEARNERS = 200
 const OPEN_WITHIN_MS = 10_000
@@ -17,7 +18,7 @@ const ASKS_EACH = 6
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 async function measure(api: string): Promise<void> {
-  const codes = await classCodes(api)
+  const codes = await classCodes(api, await signIn(api))
   const began = performance.now()
   const keys: string[] = []
   for (let index = 0; index < LEARNERS; index += 1) keys.push(await joinAs(api, codes[index % codes.length] ?? '', `Learner ${index + 1}`))
@@ -65,43 +66,6 @@ async function idleP99(what: string, act: () => Promise<void>): Promise<number> 
   const p99 = percentile(all, 0.99)
   say(`one alone, ${what}`, `median ${ms(percentile(all, 0.5))}, p99 ${ms(p99)}`)
   return p99
-}
-
-/** Of the demo's two classes. */
-async function classCodes(api: string): Promise<readonly string[]> {
-  const first = await fetch(`${api}/session`)
-  const cookie = cookieOf(first)
-  const { csrf } = (await first.json()) as { csrf: string }
-  const signedIn = await fetch(`${api}/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie },
-    body: JSON.stringify({ email: 'demo@lemmata.example', password: 'needle and thread' }),
-  })
-  const session = { cookie: cookieOf(signedIn) || cookie, csrf: ((await signedIn.json()) as { csrf: string }).csrf }
-  const ask = async <T>(method: string, path: string): Promise<T> =>
-    (await (await fetch(`${api}${path}`, { method, headers: { cookie: session.cookie, 'x-csrf-token': session.csrf } })).json()) as T
-  const samplers = await ask<readonly { readonly id: string }[]>('GET', '/samplers')
-  const codes: string[] = []
-  for (const { id } of samplers)
-    for (const group of await ask<readonly { readonly id: string }[]>('GET', `/samplers/${id}/classes`))
-      codes.push((await ask<{ readonly code: string }>('POST', `/classes/${group.id}/join-code`)).code)
-  return codes
-}
-
-const cookieOf = (answer: Response): string =>
-  answer.headers
-    .getSetCookie()
-    .map((each) => each.split(';')[0])
-    .join('; ')
-
-async function joinAs(api: string, code: string, name: string): Promise<string> {
-  const answer = await fetch(`${api}/learn/join`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ code, name, hand: 'right', word: 'drizzle' }),
-  })
-  if (!answer.ok) throw new Error(`joining: ${answer.status} ${await answer.text()}`)
-  return ((await answer.json()) as { key: string }).key
 }
 
 /** What each device has already: as the page does, it asks for no more than has changed. */

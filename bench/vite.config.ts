@@ -15,6 +15,8 @@ export default defineConfig({
         print: 'print.ts',
         learners: 'learners.ts',
         photo: 'photo.ts',
+        fuzz: 'fuzz.ts',
+        killed: 'killed.ts',
         'fit-seconds': 'fit-seconds.ts',
       },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },

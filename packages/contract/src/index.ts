@@ -78,6 +78,7 @@ export {
   type LinkAnswer,
   type MarkedEvent,
   markPractice,
+  learnerLink,
   openLink,
   tellPractice,
   type ToldEvent,

@@ -27,8 +27,8 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
   }
 }
 
-/** The database will never keep this, however often it is sent: text it cannot write, JSON it cannot read, an id met before. */
-const NEVER_KEPT = new Set([1062, 1153, 1264, 1366, 1406, 3141, 4025, 4037, 4038])
+/** The database will never keep this, however often it is sent: text it cannot write or compare, JSON it cannot read, an id met before. */
+const NEVER_KEPT = new Set([1062, 1153, 1264, 1267, 1366, 1406, 3141, 4025, 4037, 4038])
 
 /** The connection broke off in the middle of a question, or the database is going. */
 const LOST = new Set(['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'ECONNREFUSED', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CONNECTION_KILLED', 'ER_NORMAL_SHUTDOWN'])

@@ -1,5 +1,5 @@
 /** Learners of a class: joining by its code, coming back by a link of their own, their week, and everything about them out and away. */
-import type { JoinedAnswer, LearningAnswer, LinkAnswer } from '@lemmata/contract'
+import { type JoinedAnswer, learnerLink, type LearningAnswer, type LinkAnswer } from '@lemmata/contract'
 import { addDays, layLessons } from '@lemmata/core/calendar'
 import type { ClassDocument, Learner } from '@lemmata/core/classes'
 import { randomUUID } from 'node:crypto'
@@ -69,8 +69,9 @@ async function addLearner(sequelize: Sequelize, { id, teacherId }: ClassRow, lea
   }
 }
 
-export async function linkNamed(link: string): Promise<LinkAnswer> {
-  const row = await LinkRow.findOne({ where: { link } })
+export async function linkNamed(given: string): Promise<LinkAnswer> {
+  const link = learnerLink.safeParse(given)
+  const row = link.success ? await LinkRow.findOne({ where: { link: link.data } }) : null
   const group = row && (await ClassRow.findByPk(row.classId))
   if (!group) throw notKnown()
   return { className: group.name, isNew: row.wordHash === null }

@@ -26,7 +26,9 @@ const word = z.string().trim().toLowerCase().min(4, 'at least four letters').max
 const hand = z.enum(['left', 'right'])
 
 export const joinClass = z.object({ code: joinCode, name: shortText, hand, word })
-export const openLink = z.object({ link: z.string().min(20).max(64), word })
+/** As it stands in its address. */
+export const learnerLink = z.string().regex(/^[\w-]{20,64}$/, 'this is no link of a learner')
+export const openLink = z.object({ link: learnerLink, word })
 
 const happened = { id: z.uuid(), at: z.iso.datetime() }
 const step = z.number().int().min(1).max(999).nullable()
