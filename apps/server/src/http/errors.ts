@@ -7,11 +7,12 @@ export const notFound: RequestHandler = (_request, _response, next) =>
   next(new HttpProblem(404, 'address.none', 'There is nothing at this address. Go back to the shelf.'))
 
 export function answerErrors(log: Logger): ErrorRequestHandler {
-  return (error: unknown, request, response, next) => {
+  // Four parameters, by which it is known as what answers errors.
+  return (error: unknown, request, response, _next) => {
     if (response.headersSent) {
-      if (!response.writableEnded) return next(error)
-      // Whoever asked was told already.
       log.error({ err: error, id: request.noteId }, 'unexpected')
+      // Whoever asked was told already, or sees that the answer was cut off.
+      if (!response.writableEnded) response.destroy()
       return
     }
     const problem = asProblem(error)
