@@ -17,6 +17,7 @@ export default defineConfig({
         photo: 'photo.ts',
         fuzz: 'fuzz.ts',
         killed: 'killed.ts',
+        teachers: 'teachers.ts',
         'fit-seconds': 'fit-seconds.ts',
       },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },

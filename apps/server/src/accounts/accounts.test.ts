@@ -166,6 +166,21 @@ describe('accounts', () => {
     expect((await ben.agent.get('/api/account/trail')).body.happened.map((one: { what: string }) => one.what)).toEqual(['signed-up'])
   })
 
+  it('a session is written once a day, not with every request', async () => {
+    const ada = await makeTeacher(server)
+    const { id } = (await ada.agent.get('/api/session')).body.teacher as { id: string }
+    const own = () => SessionRow.findOne({ where: { teacherId: id } })
+    const before = await own()
+    for (let turn = 0; turn < 3; turn += 1) expect((await ada.agent.get('/api/samplers')).status).toBe(200)
+    const after = await own()
+    expect([after?.sid, after?.updatedAt, after?.expires]).toEqual([before?.sid, before?.updatedAt, before?.expires])
+    // Used last the day before: its fourteen days begin anew.
+    const data = JSON.parse(before?.data ?? '{}') as { usedOn: number }
+    await before?.update({ data: JSON.stringify({ ...data, usedOn: data.usedOn - 1 }), expires: new Date(Date.now() + 3600_000) })
+    await ada.agent.get('/api/samplers')
+    expect((await own())?.expires?.getTime()).toBeGreaterThan(Date.now() + 13 * 24 * 3600_000)
+  })
+
   it('slows down guessing', async () => {
     const guesser = request.agent(server.app)
     const { csrf } = (await guesser.get('/api/session')).body

@@ -43,16 +43,15 @@ export function limitTries(sequelize: Sequelize, { of, most, minutes = MINUTES, 
     if (tried === null) return next()
     // Neither an address nor a name is written down.
     const key = createHash('sha256').update(tried).digest('base64url').slice(0, 24)
-    const before = await counter.get(key)
-    if (before && before.consumedPoints >= most) return next(tooMany(response, before.msBeforeNext, code))
-    if (countsAll) {
-      const counted = await counter.consume(key).catch((refused: unknown) => refused)
-      if (counted instanceof RateLimiterRes && counted.consumedPoints > most) return next(tooMany(response, counted.msBeforeNext, code))
-      return next()
-    }
-    response.once('finish', () => {
-      if (response.statusCode >= 400 && response.statusCode < 500) void counter.consume(key).catch(() => undefined)
-    })
+    // Counted before it is answered, or many at once would each find that none was counted yet; what was right is taken off again.
+    const counted: unknown = await counter.consume(key).catch((refused: unknown) => refused)
+    if (!(counted instanceof RateLimiterRes)) return next(counted)
+    if (counted.consumedPoints > most) return next(tooMany(response, counted.msBeforeNext, code))
+    if (!countsAll)
+      response.once('close', () => {
+        const { statusCode: status } = response
+        if (status < 400 || status >= 500) void counter.reward(key, 1).catch(() => undefined)
+      })
     next()
   }
 }

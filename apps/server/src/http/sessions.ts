@@ -17,10 +17,13 @@ declare module 'express-session' {
   interface SessionData {
     teacherId: string
     csrf: string
+    /** The day on which it was used last, counted from 1970. */
+    usedOn: number
   }
 }
 
-const FOURTEEN_DAYS_MS = 14 * 24 * 3600 * 1000
+const DAY_MS = 24 * 3600 * 1000
+const FOURTEEN_DAYS_MS = 14 * DAY_MS
 
 /** Whose it is stands beside it too: all of one teacher's are found by it. */
 const withTeacher = (fields: object, { teacherId = null }: { readonly teacherId?: string | null }): object => ({ ...fields, teacherId })
@@ -34,6 +37,8 @@ export function sessions(sequelize: Sequelize, secret: string, isHosted: boolean
     extendDefaultFields: withTeacher,
     checkExpirationInterval: 15 * 60 * 1000,
     expiration: FOURTEEN_DAYS_MS,
+    // Else every request would be a write that the disk is waited for.
+    ...{ disableTouch: true },
   })
   const handle = session({
     name: 'lemmata',
@@ -46,8 +51,17 @@ export function sessions(sequelize: Sequelize, secret: string, isHosted: boolean
   })
   return (request, response, next) => {
     request.tokenSecret = secret
-    handle(request, response, next)
+    handle(request, response, (error?: unknown) => {
+      if (!error) stayIn(request)
+      next(error)
+    })
   }
+}
+
+/** Fourteen days from when it was used last: written down once a day. */
+function stayIn({ session: own }: Request): void {
+  const today = Math.floor(Date.now() / DAY_MS)
+  if (own.teacherId && own.usedOn !== today) own.usedOn = today
 }
 
 /** Of whoever is signed in it stands in her session. Nobody else has one that is kept: hers tells by itself that it is ours, and how old it is. */
@@ -94,6 +108,7 @@ export function beginSession(request: Request, teacherId: string): Promise<void>
     request.session.regenerate((error: unknown) => {
       if (error) return reject(asError(error))
       request.session.teacherId = teacherId
+      stayIn(request)
       csrfToken(request)
       request.session.save((failed: unknown) => (failed ? reject(asError(failed)) : resolve()))
     })

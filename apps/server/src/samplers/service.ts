@@ -12,12 +12,13 @@ import {
   type WrittenAnswer,
 } from '@lemmata/contract'
 import { newClass } from '@lemmata/core/classes'
+import type { Guide } from '@lemmata/core/guide'
 import { forNextClass, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { Op, type Sequelize, Transaction } from 'sequelize'
 import { type Principal, reach } from '../access/index.ts'
 import { insertClass } from '../classes/index.ts'
 import { OperationRow, SamplerRow } from '../database/index.ts'
-import { type UnreadOperation, writeOperations } from '../documents/index.ts'
+import { checkedDocuments, type UnreadOperation, writeOperations } from '../documents/index.ts'
 import { HttpProblem, noSuchSampler, wrongInput } from '../http/problem.ts'
 
 /** A shelf this full is a mistake or an attack. */
@@ -54,11 +55,27 @@ export async function findSampler(who: Principal, id: string, options: { deleted
   return row
 }
 
+/** Exercises and stitches are much of a size; what is drawn may be a word or a megabyte. */
+const checked = checkedDocuments<Sampler>(
+  ({ exercises, stitches, drawing, keptOrders = [] }) =>
+    1500 * exercises.length +
+    6000 * stitches.length +
+    4000 * keptOrders.length +
+    drawing.guides.reduce((total, { guide }) => total + drawnCharacters(guide), 0),
+)
+const drawnCharacters = (guide: Guide): number =>
+  Object.values(guide as unknown as Readonly<Record<string, unknown>>).reduce<number>(
+    (total, one) => total + (typeof one === 'string' ? one.length : Array.isArray(one) ? 40 * one.length + one.join('').length : 20),
+    60,
+  )
+
 /** The stored document; an older version is upgraded on reading. */
 export function documentOf(row: SamplerRow): Sampler {
-  const read = readSampler(row.document)
-  if (!read.ok) throw new Error(`sampler ${row.id} is stored unreadable: ${read.problems[0]?.code ?? ''}`)
-  return read.value
+  return checked.of(row, () => {
+    const read = readSampler(row.document)
+    if (!read.ok) throw new Error(`sampler ${row.id} is stored unreadable: ${read.problems[0]?.code ?? ''}`)
+    return read.value
+  })
 }
 
 export function answerFor(row: SamplerRow): SamplerAnswer {
@@ -121,7 +138,8 @@ export async function writeSampler(
   id: string,
   given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
-  return sequelize.transaction((transaction) =>
+  let written: Sampler | null = null
+  const answer = await sequelize.transaction((transaction) =>
     writeOperations(
       {
         find: (within) => findSampler(who, id, { transaction: within }),
@@ -134,6 +152,7 @@ export async function writeSampler(
           return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
         },
         save: async (row, document, applied, within) => {
+          written = document
           await row.update({ ...shelfColumns(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
           await OperationRow.bulkCreate(
             applied.map((one) => ({ id: one.id, samplerId: row.id, revision: row.revision, operation: one.operation })),
@@ -151,4 +170,6 @@ export async function writeSampler(
       transaction,
     ),
   )
+  if (written) checked.keep(id, answer.revision, written)
+  return answer
 }
