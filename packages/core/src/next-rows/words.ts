@@ -38,7 +38,7 @@ export const NEXT_ROWS_WORDS: Readonly<Record<Language, NextRowsWords>> = {
             : every === 3
               ? 'every third stitch is marked'
               : `one stitch in ${every} is marked`,
-    noRow: 'It is not worked in a row that can be measured: work three of it on spare cloth, and lay them beside one another.',
+    noRow: 'A photograph cannot measure this stitch: work it once more on spare cloth, a short row or three single ones, and hold it beside the last.',
     finished: (names) => `All of it is worked by ${names}.`,
     picture: (name) => `The row of ${name} at its true size`,
   },
@@ -63,7 +63,8 @@ export const NEXT_ROWS_WORDS: Readonly<Record<Language, NextRowsWords>> = {
             : every === 3
               ? 'jeder dritte Stich ist markiert'
               : `einer von ${every} Stichen ist markiert`,
-    noRow: 'Sie wird nicht in einer Reihe gearbeitet, die sich messen lässt: arbeite drei davon auf einem Rest und leg sie nebeneinander.',
+    noRow:
+      'Dieser Stich lässt sich auf einem Foto nicht messen: arbeite ihn noch einmal auf einem Rest, eine kurze Reihe oder drei einzelne, und halte sie neben die letzten.',
     finished: (names) => `Fertig mit allem: ${names}.`,
     picture: (name) => `Die Reihe von ${name} in wahrer Größe`,
   },
