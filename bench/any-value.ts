@@ -2,16 +2,6 @@
 
 export type Dice = () => number
 
-export const dice = (seed: number): Dice => {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
-  }
-}
-
 export const oneOf = <One>(roll: Dice, all: readonly One[]): One => all[Math.floor(roll() * all.length)] as One
 
 /** As JSON Schema writes it; only what our own schemas come to. */

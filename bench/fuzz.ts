@@ -28,8 +28,9 @@ import {
   storesOperation,
   tellPractice,
 } from '@lemmata/contract'
+import { seeded } from '@lemmata/core/base'
 import { z } from 'zod'
-import { type Dice, dice, HOSTILE, oneOf, type Schema, spoiled, valueOf } from './any-value.ts'
+import { type Dice, HOSTILE, oneOf, type Schema, spoiled, valueOf } from './any-value.ts'
 import { ask, classCodes, joinAs, type Session, signIn } from './asked.ts'
 
 const [count = 20_000, seed = 1] = process.argv
@@ -170,7 +171,7 @@ const folder = mkdtempSync(join(tmpdir(), 'lemmata-fuzz-'))
 const service = await startService(root, { folder, port: 0 })
 const wrong: string[] = []
 try {
-  const roll = dice(seed)
+  const roll = seeded(seed)
   const world = await worldOf(service.address)
   const routes = routesOf().filter((one) => !LEFT_OUT.has(`${one.method} ${one.path}`))
   const answers = new Map<number, number>()

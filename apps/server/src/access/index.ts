@@ -1,2 +1,3 @@
 /** Who is asking, and who may do what. */
+export { MOST_OF_ACCOUNT } from './most.ts'
 export { type LearnerPrincipal, ownPractice, type Principal, principalOf, reach, type Records } from './principal.ts'

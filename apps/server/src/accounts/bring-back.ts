@@ -4,12 +4,11 @@ import { type AccountArchive, type BroughtBack, problemInWords, readClass, readS
 import type { Problem } from '@lemmata/core/base'
 import type { Sequelize, Transaction } from 'sequelize'
 import sharp from 'sharp'
+import { MOST_OF_ACCOUNT } from '../access/index.ts'
 import { ClassRow, OwnStitchRow, PictureRow, PracticeRow, RulerCheckRow, SamplerRow, SentPictureRow, StoresRow, VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { shelfColumns } from '../samplers/index.ts'
 
-/** Of one account together with what it has. */
-const MOST = { samplers: 500, stitches: 300, pictures: 60, rulerChecks: 400 } as const
 const LARGEST_PX = 4000
 
 export function bringBack(sequelize: Sequelize, teacherId: string, archive: AccountArchive): Promise<BroughtBack> {
@@ -61,7 +60,7 @@ async function makeSureOfRoom({ teacherId, archive, transaction }: Given): Promi
     ...{ samplers: await SamplerRow.count(own), stitches: await OwnStitchRow.count(own) },
     ...{ pictures: await PictureRow.count(own), rulerChecks: await RulerCheckRow.count(own) },
   }
-  for (const [what, most] of Object.entries(MOST) as [keyof typeof MOST, number][])
+  for (const [what, most] of Object.entries(MOST_OF_ACCOUNT) as [keyof typeof MOST_OF_ACCOUNT, number][])
     if (has[what] + archive[what].length > most)
       throw new HttpProblem(422, 'archive.no-room', 'There is no room for all of this beside what is here already. Bring it into an account of its own.')
 }

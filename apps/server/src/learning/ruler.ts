@@ -2,11 +2,9 @@
 import { type RulerCheckGiven, type RulerCheckKept, rulerCheck } from '@lemmata/contract'
 import { type Standing, standingOf } from '@lemmata/core/photo'
 import { col, fn } from 'sequelize'
-import { type Principal, reach } from '../access/index.ts'
+import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { RulerCheckRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
-
-const MOST = 400
 
 /** Of an older form nothing is told. */
 function keptOf({ id, given, createdAt }: RulerCheckRow): readonly RulerCheckKept[] {
@@ -20,7 +18,7 @@ export async function rulerChecksOf(who: Principal): Promise<readonly RulerCheck
 
 export async function keepRulerCheck(who: Principal, given: RulerCheckGiven): Promise<RulerCheckKept> {
   const own = reach(who, 'ruler-checks')
-  if ((await RulerCheckRow.count({ where: own })) >= MOST)
+  if ((await RulerCheckRow.count({ where: own })) >= MOST_OF_ACCOUNT.rulerChecks)
     throw new HttpProblem(422, 'ruler.too-many', 'So many rows are kept. Delete some of the oldest first.')
   const row = await RulerCheckRow.create({ ...own, given })
   return { id: row.id, ...given, createdAt: row.createdAt.toISOString() }

@@ -1,13 +1,12 @@
 /** Pictures that are drawn over. */
 import type { PictureAnswer } from '@lemmata/contract'
-import { type Principal, reach } from '../access/index.ts'
+import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { PictureRow, SamplerRow, VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { madeAnew } from './made-anew.ts'
 
 /** A drawing that fills a wide screen; more cannot be seen under thread. */
 const LONGEST_PX = 1800
-const MOST_PICTURES = 60
 
 export async function keepPicture(who: Principal, sent: Buffer): Promise<PictureAnswer> {
   const made = await madeAnew(sent, LONGEST_PX)
@@ -20,13 +19,17 @@ export async function keepPicture(who: Principal, sent: Buffer): Promise<Picture
 /** The oldest that no sampler and no version names goes, so that what was taken away can be taken back for a long time. */
 async function makeRoom(teacherId: string): Promise<void> {
   const kept = await PictureRow.findAll({ attributes: ['id'], where: { teacherId }, order: [['createdAt', 'ASC']] })
-  if (kept.length < MOST_PICTURES) return
+  if (kept.length < MOST_OF_ACCOUNT.pictures) return
   const samplers = await SamplerRow.findAll({ attributes: ['id', 'document'], where: { teacherId } })
   const versions = await VersionRow.findAll({ attributes: ['document'], where: { samplerId: samplers.map(({ id }) => id) } })
   const named = JSON.stringify([...samplers, ...versions].map(({ document }) => document))
   const free = kept.find(({ id }) => !named.includes(id))
   if (!free)
-    throw new HttpProblem(422, 'picture.too-many', `${MOST_PICTURES} pictures are drawn over, which is the most. Take one away from a sampler that is done.`)
+    throw new HttpProblem(
+      422,
+      'picture.too-many',
+      `${MOST_OF_ACCOUNT.pictures} pictures are drawn over, which is the most. Take one away from a sampler that is done.`,
+    )
   await free.destroy()
 }
 

@@ -15,14 +15,12 @@ import { newClass } from '@lemmata/core/classes'
 import type { Guide } from '@lemmata/core/guide'
 import { forNextClass, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { Op, type Sequelize, Transaction } from 'sequelize'
-import { type Principal, reach } from '../access/index.ts'
+import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { insertClass } from '../classes/index.ts'
 import { OperationRow, SamplerRow } from '../database/index.ts'
 import { checkedDocuments, type UnreadOperation, writeOperations } from '../documents/index.ts'
 import { HttpProblem, noSuchSampler, wrongInput } from '../http/problem.ts'
 
-/** A shelf this full is a mistake or an attack. */
-const MOST_SAMPLERS = 500
 const LONGEST_NAME = 120
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
@@ -89,11 +87,11 @@ export function shelfColumns(document: Sampler) {
 
 export async function makeSampler(sequelize: Sequelize, who: Principal, given: { name: string } | { document: unknown }): Promise<SamplerRow> {
   const owner = reach(who, 'samplers')
-  if ((await SamplerRow.count({ where: { ...owner, deletedAt: null } })) >= MOST_SAMPLERS) {
+  if ((await SamplerRow.count({ where: { ...owner, deletedAt: null } })) >= MOST_OF_ACCOUNT.samplers) {
     throw new HttpProblem(
       422,
       'sampler.too-many',
-      `There are ${MOST_SAMPLERS} samplers on your shelf, which is the most it holds. Export and delete some first.`,
+      `There are ${MOST_OF_ACCOUNT.samplers} samplers on your shelf, which is the most it holds. Export and delete some first.`,
     )
   }
   const { sampler, learners } = fileOf(given)

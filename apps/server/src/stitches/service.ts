@@ -1,12 +1,9 @@
 /** The stitches a teacher has written, one row each. */
 import { readStitch } from '@lemmata/contract'
 import type { StitchDocument } from '@lemmata/core/notation'
-import { type Principal, reach } from '../access/index.ts'
+import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { OwnStitchRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
-
-/** More than anybody writes; a page lists them all. */
-const MOST_STITCHES = 300
 
 export async function listStitches(who: Principal): Promise<StitchDocument[]> {
   const rows = await OwnStitchRow.findAll({ where: reach(who, 'own-stitches'), order: [['stitchId', 'ASC']] })
@@ -23,8 +20,8 @@ export async function putStitch(who: Principal, id: string, document: StitchDocu
     await before.update({ document, changedAt: new Date() })
     return
   }
-  if ((await OwnStitchRow.count({ where: reach(who, 'own-stitches') })) >= MOST_STITCHES)
-    throw new HttpProblem(422, 'stitch.too-many', `Your library holds ${MOST_STITCHES} stitches, which is the most. Export and delete some first.`)
+  if ((await OwnStitchRow.count({ where: reach(who, 'own-stitches') })) >= MOST_OF_ACCOUNT.stitches)
+    throw new HttpProblem(422, 'stitch.too-many', `Your library holds ${MOST_OF_ACCOUNT.stitches} stitches, which is the most. Export and delete some first.`)
   await OwnStitchRow.create({ ...reach(who, 'own-stitches'), stitchId: id, document })
 }
 

@@ -2,7 +2,7 @@
 import { bind, type Book, type BookOrder, dayInWords, drawFoot, type Making, makingOf } from '../book/index.ts'
 import { photoCard, photoCheckLine } from '../cards/index.ts'
 import type { ClassDocument, Learner } from '../classes/index.ts'
-import { spokenSize } from '../exercise/index.ts'
+import { spokenSize, type WorkedExercise, workForLearner } from '../exercise/index.ts'
 import { stitchIn } from '../language/index.ts'
 import { beside, type Block, figure, gap, hint, INDIGO, line, Pager, stack, text, title } from '../pages/index.ts'
 import { CARD_MM, ROW_WORDS } from '../photo/index.ts'
@@ -53,7 +53,7 @@ function rowsOf({ sampler, group, events, learner, course, dates, printed }: Nex
 function rowBlock(making: Making, told: NextRowsWords, next: NextRow, widthMm: number): Block {
   const { set, sampler, letters } = making
   const { learner, exercise, row, isLarger, markEvery } = next
-  const done = row?.done ?? making.done.find((one) => one.exercise.id === exercise?.id)
+  const done = row?.done ?? asSheWorks(making, next)
   const sheet = SHEET_WORDS[sampler.brief.language ?? 'en']
   const wide = widthMm - LETTER_MM
   const small = { size: set.type.small }
@@ -77,6 +77,15 @@ function rowBlock(making: Making, told: NextRowsWords, next: NextRow, widthMm: n
   } else parts.push(beside([LETTER_MM, text(set, told.noRow, wide)]))
   const whole = stack([...parts, gap(4)])
   return stack([{ heightMm: 4, draw: () => [line(0, widthMm, 1, 0.25)] }, whole])
+}
+
+/** What is not worked in a row, with what she has chosen for it. */
+function asSheWorks({ sampler, done }: Making, { learner, exercise }: NextRow): WorkedExercise | undefined {
+  return workForLearner(
+    sampler,
+    learner,
+    done.filter((one) => one.exercise.id === exercise?.id),
+  ).exercises[0]
 }
 
 /** Why this row, and what to change in it. */

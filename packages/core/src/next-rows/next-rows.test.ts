@@ -12,7 +12,14 @@ import { makeNextRows, type NextRow, nextRow } from './index.ts'
 
 const sampler: Sampler = {
   ...newSampler('Drizzle'),
-  drawing: { groups: [], guides: [60, 80, 100].map((y, index) => ({ id: `g${index}`, guide: { kind: 'line', path: `M 40 ${y} L 120 ${y}` } })) },
+  drawing: {
+    groups: [],
+    guides: [
+      { id: 'g0', guide: { kind: 'line', path: 'M 40 60 L 120 60' } },
+      { id: 'g1', guide: { kind: 'line', path: 'M 40 80 L 120 80' } },
+      { id: 'g2', guide: { kind: 'spot', at: [60, 100] } },
+    ],
+  },
   exercises: [
     { id: 'rain', name: 'Rain', stitch: 'running-stitch', on: [{ guide: 'g0' }], parameters: { L: 3, G: 2 } },
     { id: 'front', name: 'Front', stitch: 'back-stitch', on: [{ guide: 'g1' }], parameters: { L: 3 } },
@@ -89,8 +96,8 @@ describe('the page', () => {
     ...{ sampler, done, course: courseOf(done), kit: planKit(sampler, done), dates: null, page: 'a4' as const, version: '1', printed: '2027-01-14' },
     measure: (text: string, sizeMm: number) => text.length * sizeMm * 0.5,
   } as const
-  const words = (events: readonly PracticeEvent[], learners: readonly Learner[]): string => {
-    const book = makeNextRows({ ...order, group: { ...newClass('Thursday'), learners }, events })
+  const words = (events: readonly PracticeEvent[], learners: readonly Learner[], of = sampler): string => {
+    const book = makeNextRows({ ...order, sampler: of, group: { ...newClass('Thursday'), learners }, events })
     const found: string[] = []
     const read = (items: readonly unknown[]): void => {
       for (const one of items as readonly { readonly text?: string; readonly items?: readonly unknown[] }[]) {
@@ -107,6 +114,15 @@ describe('the page', () => {
     expect(told).toMatch(/Bo Rain, Running stitch .*A first row: .* 1\d stitches, every stitch is marked\./)
     expect(told).toMatch(/All of it is worked by Ida\./)
     expect(told).not.toMatch(/Ida Rain/)
+  })
+
+  it('has what she has chosen, also of what is not worked in rows', () => {
+    const free: Sampler = { ...sampler, exercises: sampler.exercises.map((one) => (one.id === 'hail' ? { ...one, free: ['strands'] } : one)) }
+    const strands = (hers: Learner): string => words([can('rain'), can('front')], [hers], free)
+    const [usual] = /\w+ strands?/i.exec(strands(ida)) ?? ['']
+    const chosen = strands({ ...ida, choices: { hail: { strands: 5 } } })
+    expect(usual).not.toMatch(/five/i)
+    expect(chosen).toMatch(/Five strands/)
   })
 
   it('says what her last row asks for, once', () => {
