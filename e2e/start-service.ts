@@ -14,7 +14,8 @@ export default async function startForTests(): Promise<() => Promise<void>> {
   // A script of built-in modules, without types of its own.
   const { startService } = (await import(join(root, 'scripts/lib/service.mjs'))) as { startService: (root: string, options: object) => Promise<Service> }
   const folder = mkdtempSync(join(tmpdir(), 'lemmata-e2e-'))
-  const service = await startService(root, { folder, port: 0 })
+  // Every test has a teacher of her own, and all come from one address.
+  const service = await startService(root, { folder, port: 0, env: { MOST_SIGN_UPS: '1000' } })
   process.env.LEMMATA_ADDRESS = service.address
   process.env.LEMMATA_FOLDER = folder
   return async () => {

@@ -21,6 +21,8 @@ const environment = z
       .optional(),
     MAIL_FROM: z.string().default('Lemmata <lemmata@localhost>'),
     MAIL_FOLDER: z.string().default('mail'),
+    /** New accounts from one address in an hour: a school behind one address may want more. */
+    MOST_SIGN_UPS: z.coerce.number().int().positive().default(60),
     /** Under which people reach it, where that is another address than the server's own: https://lemmata.example.org */
     ADDRESS: z
       .url()

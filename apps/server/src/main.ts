@@ -31,7 +31,14 @@ const forget = (): void => {
 forget()
 setInterval(forget, 24 * 3600 * 1000).unref()
 const post = makePost({ url: config.MAIL_URL, folder: config.MAIL_FOLDER, from: config.MAIL_FROM })
-const app = makeApp({ sequelize, secret: config.SESSION_SECRET, log, mostTries: 60, post, address: config.ADDRESS, registry, folder: config.DATA_FOLDER })
+const app = makeApp({
+  ...{ sequelize, log, post, registry },
+  secret: config.SESSION_SECRET,
+  mostTries: 60,
+  mostSignUps: config.MOST_SIGN_UPS,
+  address: config.ADDRESS,
+  folder: config.DATA_FOLDER,
+})
 const server = app.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address()
   process.send?.({ port: typeof address === 'object' && address ? address.port : config.PORT, demo: DEMO })

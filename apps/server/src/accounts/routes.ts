@@ -35,16 +35,18 @@ export interface AccountSettings {
   readonly address: string | undefined
   /** Wrong sign-ins from one address in five minutes. */
   readonly mostTries: number
+  /** New accounts from one address in an hour. */
+  readonly mostSignUps: number
 }
 
 /** Of what may be tried at one address, a third at one account: a class behind one address has many accounts. */
 const AT_ONE_ACCOUNT = 3
 
-export function accountRoutes({ mostTries, sequelize, log, post, address }: AccountSettings): Router {
+export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, address }: AccountSettings): Router {
   const routes = Router()
   const tries = { most: mostTries, code: 'account.too-many-tries' } as const
   const limit = limitTries(sequelize, { ...tries, of: 'account' })
-  const limitSignUp = limitTries(sequelize, { ...tries, of: 'sign-up', minutes: 60, countsAll: true })
+  const limitSignUp = limitTries(sequelize, { ...tries, most: mostSignUps, of: 'sign-up', minutes: 60, countsAll: true })
   const limitForgotten = limitTries(sequelize, { ...tries, of: 'forgotten', countsAll: true })
   const atOne = { ...tries, most: Math.ceil(mostTries / AT_ONE_ACCOUNT), minutes: 15 } as const
   // Whether there is such an account or not.

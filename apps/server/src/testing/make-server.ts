@@ -32,7 +32,7 @@ export async function makeServer(name: string, page?: string, address = 'http://
   const sent: Message[] = []
   const another = (more: { readonly folder?: string } = {}) =>
     makeApp({
-      ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, address },
+      ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, mostSignUps: 20, address },
       post: (message) => Promise.resolve(void sent.push(message)),
       ...(page === undefined ? {} : { page }),
       ...more,
