@@ -5,6 +5,9 @@ import workWorker from './work.worker.ts?beside-page'
 /** The page keeps half of a small machine and most of a large one's is left to others. */
 export const WORKERS = Math.min(4, Math.max(2, Math.floor((typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency) / 2)))
 
+/** Changes with every build of what works stitches; none while the program is being written, when nothing is to be kept. */
+export const PROGRAM = import.meta.env.PROD ? workWorker : null
+
 const waiting = new Set<Worker>()
 
 const start = (): Worker => new Worker(workWorker, { type: 'module' })

@@ -3,6 +3,7 @@
  * same exercise in the same surroundings is the same thread, whichever page or day asks for it.
  */
 import { Dexie, type Table } from 'dexie'
+import { digestOf } from './digest-of.ts'
 
 interface Kept<Answer> {
   /** A digest of what it was worked from. */
@@ -43,8 +44,6 @@ export interface KeptWork<Answer> {
  */
 export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => number, quietMs = QUIET_MS): KeptWork<Answer> {
   const store = typeof indexedDB === 'undefined' ? null : new WorkedBefore<Answer>()
-  // Only pages that came by a safe way have it.
-  const digest = (globalThis as { readonly crypto?: { readonly subtle?: SubtleCrypto } }).crypto?.subtle
   let pruned = false
   let waiting: Kept<Answer>[] = []
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -67,11 +66,7 @@ export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => n
   }
 
   return {
-    async keyOf(...from) {
-      if (!store || !digest) return null
-      const bytes = await digest.digest('SHA-256', new TextEncoder().encode(JSON.stringify([program, ...from])))
-      return [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
-    },
+    keyOf: (...from) => (store ? digestOf(program, ...from) : Promise.resolve(null)),
     async get(keys) {
       if (!store || keys.length === 0) return new Map()
       try {

@@ -7,7 +7,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { UNLESS_TYPING } from '../look/keys.ts'
-import { useOwnStitchesQuery } from '../api/server-api.ts'
+import { serverApi, useOwnStitchesQuery } from '../api/server-api.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
 import { readyWorkers } from '../compute/workers.ts'
 import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
@@ -38,6 +38,8 @@ export function SamplerPage() {
     let dropped = false
     setFailed(null)
     readyWorkers()
+    // Stitches of one's own are part of what the sampler is worked in: asked for beside it, not after it.
+    const asked = dispatch(serverApi.endpoints.ownStitches.initiate())
     Promise.all([api.sampler(id), unsentOf<Operation>(samplerKey(id))]).then(
       ([answer, pending]) => {
         if (dropped) return
@@ -53,6 +55,7 @@ export function SamplerPage() {
     )
     return () => {
       dropped = true
+      asked.unsubscribe()
       dispatch(samplerClosed())
       dispatch(classClosed())
     }

@@ -1,6 +1,5 @@
 /** A stitch on the wall: worked, at twice its true size. */
 import type { StitchDocument } from '@lemmata/core/notation'
-import { Button } from 'antd'
 import { Slope } from '../look/Glyphs.tsx'
 import { memo } from 'react'
 import { TILE, type WallPicture } from './wall-picture.ts'
@@ -25,8 +24,8 @@ export const Swatch = memo(function Swatch({ document, shown, side, clothHex, le
   return (
     <div className="swatch-box">
       <button type="button" className="swatch" data-stitch={document.id} tabIndex={isStop ? 0 : -1} aria-pressed={pressed} onClick={() => onChoose(document)}>
-        {shown?.bitmap ? (
-          <WallImage bitmap={shown.bitmap} label={`${document.name}, worked, ${side}`} clothHex={clothHex} />
+        {shown?.picture ? (
+          <WallImage picture={shown.picture} label={`${document.name}, worked, ${side}`} clothHex={clothHex} />
         ) : (
           <span style={{ height: TILE.heightPx, background: clothHex }} />
         )}
@@ -44,9 +43,9 @@ export const Swatch = memo(function Swatch({ document, shown, side, clothHex, le
           {shown && (shown.facts.ok ? <Slope score={shown.facts.value.score} bare /> : <span className="wrong">cannot be worked here</span>)}
         </span>
       </button>
-      <Button
-        size="small"
-        type={isCompared ? 'primary' : 'text'}
+      {/* Plain: a kept component each took a fifth of the wall's time. */}
+      <button
+        type="button"
         className="compare-button"
         tabIndex={isStop ? 0 : -1}
         aria-pressed={isCompared}
@@ -55,7 +54,7 @@ export const Swatch = memo(function Swatch({ document, shown, side, clothHex, le
         title="Lay beside"
       >
         {isCompared ? '✓' : '+'}
-      </Button>
+      </button>
     </div>
   )
 })

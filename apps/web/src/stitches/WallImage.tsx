@@ -8,17 +8,17 @@ import { useEffect, useState } from 'react'
 import { TILE } from './wall-picture.ts'
 
 interface WallImageProps {
-  readonly bitmap: ArrayBuffer
+  readonly picture: Blob
   readonly label: string
   readonly clothHex: string
 }
 
-export function WallImage({ bitmap, label, clothHex }: WallImageProps) {
+export function WallImage({ picture, label, clothHex }: WallImageProps) {
   const [url, setUrl] = useState<string>()
   useEffect(() => {
-    const made = URL.createObjectURL(new Blob([bitmap], { type: 'image/bmp' }))
+    const made = URL.createObjectURL(picture)
     setUrl(made)
     return () => URL.revokeObjectURL(made)
-  }, [bitmap])
+  }, [picture])
   return <img src={url} alt={label} decoding="sync" style={{ height: TILE.heightPx, background: clothHex }} />
 }

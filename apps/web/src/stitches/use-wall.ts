@@ -7,7 +7,9 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Job } from '../compute/crew.ts'
 import { showTogether } from '../compute/shown-together.ts'
 import { whileQuiet } from '../compute/while-quiet.ts'
-import { paintWall } from '../compute/workers.ts'
+import { PROGRAM } from '../compute/started.ts'
+import { paintWall as askForWall } from '../compute/workers.ts'
+import { keepWall, wallKept, wallKey } from './kept-wall.ts'
 import type { WallLook, WallPicture } from './wall-picture.ts'
 
 /** One object each, as long as nothing of it changes. */
@@ -45,16 +47,18 @@ export function useWall({ documents, around, look }: WallOf): Wall {
   const [shown, setShown] = useState<Wall & { readonly of: WallLook | null }>({ of: null, pictures: new Map(), busy: true, failed: null })
   useEffect(() => {
     let dropped = false
+    let pictures: ReadonlyMap<string, WallPicture> = new Map()
     const together = showTogether(() => setShown({ of: look, pictures: new Map(pictures), busy: true, failed: null }))
-    const { pictures, job } = paintWhatIsNew({ documents, around, look }, true, () => {
+    const painting = paintWall({ documents, around, look }, true, (soFar) => {
+      pictures = soFar
       // What was in hand when another wall was asked for still comes: into what is remembered, not onto the wall.
       if (!dropped) together.soon()
     })
-    job.ended.then(
-      () => {
+    painting.ended.then(
+      (whole) => {
         if (dropped) return
         together.drop()
-        setShown({ of: look, pictures, busy: false, failed: null })
+        setShown({ of: look, pictures: whole, busy: false, failed: null })
       },
       (thrown: unknown) => {
         if (!dropped)
@@ -69,7 +73,7 @@ export function useWall({ documents, around, look }: WallOf): Wall {
     return () => {
       dropped = true
       together.drop()
-      job.drop()
+      painting.drop()
     }
   }, [documents, around, look])
   // The front is not shown as the back while that is painted.
@@ -83,34 +87,74 @@ export function useWallBeforehand(wanted: boolean, { documents, around, look }: 
   useEffect(() => {
     if (!wanted) return
     return whileQuiet(() => {
-      const { job } = paintWhatIsNew({ documents, around, look }, false, () => undefined)
+      const painting = paintWall({ documents, around, look }, false, () => undefined)
       // Nobody waits for it: where it breaks, the wall will say so.
-      job.ended.catch(() => undefined)
-      return job.drop
+      painting.ended.catch(() => undefined)
+      return painting.drop
     })
   }, [wanted, documents, around, look])
 }
 
-function paintWhatIsNew(
-  { documents, around, look }: WallOf,
-  isAsked: boolean,
-  onGroup: () => void,
-): { readonly pictures: Map<string, WallPicture>; readonly job: Job } {
+interface Painting {
+  /** All of it; never told where it was dropped on the way. */
+  readonly ended: Promise<ReadonlyMap<string, WallPicture>>
+  readonly drop: () => void
+}
+
+/** What is remembered is there at once, what the browser has kept a moment later; the rest is painted, and then kept. */
+function paintWall(wall: WallOf, isAsked: boolean, onGroup: (soFar: ReadonlyMap<string, WallPicture>) => void): Painting {
+  let job: Job | null = null
+  let dropped = false
+  const paint = async (key: string | null): Promise<ReadonlyMap<string, WallPicture>> => {
+    const { pictures, stale } = whatIsNew(wall)
+    if (stale.length === 0) return pictures
+    job = askForWall(stale, wall.around, wall.look, isAsked, (group, painted) => {
+      group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
+      onGroup(pictures)
+    })
+    await job.ended
+    if (key !== null && pictures.size === wall.documents.length) void keepWall(key, pictures)
+    return pictures
+  }
+  const begin = async (): Promise<ReadonlyMap<string, WallPicture>> => {
+    const { documents, around, look } = wall
+    const key = await wallKey(
+      PROGRAM,
+      documents.map(({ id }) => id),
+      around,
+      look,
+    )
+    if (key !== null && !isRemembered(wall)) {
+      const kept = await wallKept(key)
+      if (kept.size > 0 && !isRemembered(wall)) remembered = { ...wall, pictures: kept }
+    }
+    return dropped ? NEVER : paint(key)
+  }
+  return {
+    ended: begin().then((pictures) => (dropped ? NEVER : pictures)),
+    drop: () => {
+      dropped = true
+      job?.drop()
+    },
+  }
+}
+
+const NEVER = new Promise<never>(() => undefined)
+
+/** Pictures of this wall in these surroundings, some or all. */
+const isRemembered = ({ around, look }: WallOf): boolean => remembered !== null && isSame(remembered.around, around) && isSameLook(remembered.look, look)
+
+function whatIsNew(wall: WallOf): { readonly pictures: Map<string, WallPicture>; readonly stale: readonly StitchDocument[] } {
   const pictures = new Map<string, WallPicture>()
-  const before = remembered
-  const stale = documents.filter((document) => {
-    const isKnown = before && isSame(before.around, around) && isSameLook(before.look, look) && before.documents.includes(document)
-    const known = isKnown ? before.pictures.get(document.id) : undefined
+  const before = isRemembered(wall) ? remembered : null
+  const stale = wall.documents.filter((document) => {
+    const known = before?.documents.includes(document) ? before.pictures.get(document.id) : undefined
     if (known) pictures.set(document.id, known)
     return !known
   })
   // Kept as it grows: whatever changes beside it, what was painted is not painted again.
-  remembered = { documents, around, look, pictures }
-  const job = paintWall(stale, around, look, isAsked, (group, painted) => {
-    group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
-    onGroup()
-  })
-  return { pictures, job }
+  remembered = { ...wall, pictures }
+  return { pictures, stale }
 }
 
 function isSameLook(a: WallLook, b: WallLook): boolean {

@@ -18,9 +18,12 @@ export interface WallFacts {
 
 export interface WallPicture {
   readonly facts: Result<WallFacts>
-  /** Painted; null where it cannot be worked. */
-  readonly bitmap: ArrayBuffer | null
+  /** Painted, a file; null where it cannot be worked. */
+  readonly picture: Blob | null
 }
+
+/** Of the file that a picture is. */
+export const PICTURE_TYPE = 'image/bmp'
 
 export interface WallLook {
   readonly side: 'front' | 'back'
@@ -38,20 +41,21 @@ export const wallFacts = (done: WorkedExercise): WallFacts => ({ score: done.sti
 /** In a worker. */
 export function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): WallPicture {
   const worked = workForWall(document, around)
-  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, bitmap: worked.ok ? paint(worked.value, look) : null }
+  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, picture: worked.ok ? paint(worked.value, look) : null }
 }
 
-/** One for all tiles: to make one takes longer than to paint on it. */
+/** One for all tiles, and never set anew: what a canvas paints into is made with its first stroke, and that takes longer than a tile. */
 let canvas: OffscreenCanvas | null = null
 
-function paint(done: WorkedExercise, look: WallLook): ArrayBuffer | null {
+function paint(done: WorkedExercise, look: WallLook): Blob | null {
   const [width, height] = [Math.round(TILE.widthPx * look.ratio), Math.round(TILE.heightPx * look.ratio)]
-  canvas ??= new OffscreenCanvas(width, height)
-  // Set anew it is empty, and knows nothing of the last tile.
-  Object.assign(canvas, { width, height })
+  if (canvas?.width !== width || canvas.height !== height) canvas = new OffscreenCanvas(width, height)
   const context = canvas.getContext('2d', { willReadFrequently: true })
   if (!context) return null
+  // The cloth covers the last tile; how it was painted is forgotten.
+  context.save()
   context.scale(look.ratio, look.ratio)
   paintThread(context, done, { ...TILE, ...look, pxPerMm: PX_PER_MM, whole: true, marks: false })
-  return bitmapOf(context.getImageData(0, 0, width, height))
+  context.restore()
+  return new Blob([bitmapOf(context.getImageData(0, 0, width, height))], { type: PICTURE_TYPE })
 }

@@ -47,14 +47,15 @@ export function weaveTile(hex: string, pixelsAThread: number): WeaveTile | null 
 /** By pixel, how light it is: mean 0, about -1 to 1. */
 function shades(size: number, q: number): Float32Array {
   const samples = q < 6 ? 3 : q < 12 ? 2 : 1
-  const heights = heightField(size * samples)
   const wide = size * samples
+  const light = lit(heightField(wide), wide)
   const result = new Float32Array(size * size)
   let sum = 0
   for (let y = 0; y < size; y += 1) {
     for (let x = 0; x < size; x += 1) {
       let total = 0
-      for (let v = 0; v < samples; v += 1) for (let u = 0; u < samples; u += 1) total += heights.shade(x * samples + u, y * samples + v, wide)
+      for (let v = 0, from = y * samples * wide + x * samples; v < samples; v += 1, from += wide)
+        for (let u = 0; u < samples; u += 1) total += light[from + u] as number
       const mean = total / (samples * samples)
       result[y * size + x] = mean
       sum += mean
@@ -70,53 +71,110 @@ function shades(size: number, q: number): Float32Array {
   return result
 }
 
-interface Heights {
-  readonly shade: (x: number, y: number, wide: number) => number
+interface Field {
+  readonly height: Float32Array
+  /** Not a number where no thread lies. */
+  readonly tone: Float32Array
+}
+
+/** The threads of one way, looked up by where one is along them and across. */
+interface Strands {
+  /** By place across: which thread, and how far from the middle of its place, in pitches. */
+  readonly thread: Uint8Array
+  readonly off: Float64Array
+  /** By thread: half as wide as it is, in pitches, and its tone. */
+  readonly width: Float64Array
+  readonly tone: Float64Array
+  /** By thread and place along: how far it wanders, in pitches, and how high its middle lies. */
+  readonly wander: Float64Array
+  readonly over: Float64Array
+}
+
+function strands(wide: number, seed: number, parity: 0 | 1): Strands {
+  const pitch = wide / THREADS
+  const thread = new Uint8Array(wide)
+  const off = new Float64Array(wide)
+  for (let place = 0; place < wide; place += 1) {
+    const across = place / pitch
+    const index = Math.min(THREADS - 1, Math.floor(across))
+    thread[place] = index
+    off[place] = across - Math.floor(across) - 0.5 - 0.06 * sway(seed + 1, index)
+  }
+  const wander = new Float64Array(THREADS * wide)
+  const over = new Float64Array(THREADS * wide)
+  for (let index = 0; index < THREADS; index += 1) {
+    for (let place = 0; place < wide; place += 1) {
+      const along = place / pitch
+      wander[index * wide + place] = 0.05 * periodicDrift(seed + 3 + index, along, THREADS / 2)
+      over[index * wide + place] = 0.46 * Math.sin(Math.PI * (along + 0.5)) * ((index + parity) % 2 === 0 ? 1 : -1)
+    }
+  }
+  return {
+    ...{ thread, off, wander, over },
+    width: Float64Array.from({ length: THREADS }, (_, index) => (0.5 + 0.04 * sway(seed, index)) * 0.94),
+    tone: Float64Array.from({ length: THREADS }, (_, index) => 0.14 * sway(seed + 2, index)),
+  }
 }
 
 /** Plain weave: each thread goes over one and under one; every thread has its own width, place and tone. */
-function heightField(wide: number): Heights {
-  const pitch = wide / THREADS
+function heightField(wide: number): Field {
   const height = new Float32Array(wide * wide)
-  const tones = new Float32Array(wide * wide)
-  const widths = (seed: number) => Array.from({ length: THREADS }, (_, index) => (0.5 + 0.04 * sway(seed, index)) * 0.94)
-  const places = (seed: number) => Array.from({ length: THREADS }, (_, index) => 0.06 * sway(seed, index))
-  const [warp, weft] = [
-    { width: widths(11), place: places(12), tone: 13 },
-    { width: widths(21), place: places(22), tone: 23 },
-  ]
-  const strand = (along: number, across: number, one: typeof warp, parity: 0 | 1): { h: number; tone: number } | null => {
-    const index = ((Math.floor(across) % THREADS) + THREADS) % THREADS
-    const wander = 0.05 * periodicDrift(one.tone + 1 + index, along, THREADS / 2)
-    const off = across - Math.floor(across) - 0.5 - (one.place[index] as number) - wander
-    const a = off / (one.width[index] as number)
-    if (Math.abs(a) >= 1) return null
-    const over = Math.sin(Math.PI * (along + 0.5)) * ((index + parity) % 2 === 0 ? 1 : -1)
-    return { h: 0.46 * over + 0.4 * Math.sqrt(1 - a * a), tone: 0.14 * sway(one.tone, index) }
-  }
+  const tone = new Float32Array(wide * wide)
+  const [warp, weft] = [strands(wide, 11, 0), strands(wide, 21, 1)]
   for (let y = 0; y < wide; y += 1) {
+    const lying = weft.thread[y] as number
     for (let x = 0; x < wide; x += 1) {
-      const [u, v] = [x / pitch, y / pitch]
-      const [down, across] = [strand(v, u, warp, 0), strand(u, v, weft, 1)]
-      const top = !down ? across : !across ? down : down.h >= across.h ? down : across
-      height[y * wide + x] = top ? top.h : -0.62
-      tones[y * wide + x] = top ? top.tone : Number.NaN
+      const standing = warp.thread[x] as number
+      const down = heightOf(warp, standing, x, standing * wide + y)
+      const across = heightOf(weft, lying, y, lying * wide + x)
+      const at = y * wide + x
+      if (Number.isNaN(down) && Number.isNaN(across)) {
+        height[at] = -0.62
+        tone[at] = Number.NaN
+      } else if (Number.isNaN(across) || down >= across) {
+        height[at] = down
+        tone[at] = warp.tone[standing] as number
+      } else {
+        height[at] = across
+        tone[at] = weft.tone[lying] as number
+      }
     }
   }
-  const at = (x: number, y: number): number => height[((y + wide) % wide) * wide + ((x + wide) % wide)] as number
-  const reach = Math.max(1, Math.round(pitch / 24))
-  return {
-    shade: (x, y) => {
-      const own = tones[y * wide + x] as number
-      if (Number.isNaN(own)) return -0.55
-      const by = pitch / (2 * reach)
-      const slope = (ahead: number, behind: number): number => 0.55 * Math.min(1.6, Math.max(-1.6, (ahead - behind) * by * 0.5))
-      const [sx, sy] = [slope(at(x + reach, y), at(x - reach, y)), slope(at(x, y + reach), at(x, y - reach))]
-      const lit = (0.83 - 0.55 * (sx * -LIGHT.x + sy * -LIGHT.y) * -1) / Math.hypot(sx, sy, 1)
-      return lit * (0.55 + 0.45 * smoothStep(-0.25, 0.55, at(x, y))) - 0.62 + own + 0.05 * sway(31, y * wide + x)
-    },
-  }
+  return { height, tone }
 }
+
+/** Not a number beside the thread. `at`: its place across; `along`: its row of what changes along it. */
+function heightOf({ off, width, wander, over }: Strands, thread: number, at: number, along: number): number {
+  const a = ((off[at] as number) - (wander[along] as number)) / (width[thread] as number)
+  return Math.abs(a) >= 1 ? Number.NaN : (over[along] as number) + 0.4 * Math.sqrt(1 - a * a)
+}
+
+/** How light each place of the field is, lit from the upper left; it goes on at its edges as it begins. */
+function lit({ height, tone }: Field, wide: number): Float32Array {
+  const pitch = wide / THREADS
+  const reach = Math.max(1, Math.round(pitch / 24))
+  const by = (0.5 * pitch) / (2 * reach)
+  const light = new Float32Array(wide * wide)
+  for (let y = 0; y < wide; y += 1) {
+    const [row, above, below] = [y * wide, ((y - reach + wide) % wide) * wide, ((y + reach) % wide) * wide]
+    for (let x = 0; x < wide; x += 1) {
+      const own = tone[row + x] as number
+      if (Number.isNaN(own)) {
+        light[row + x] = -0.55
+        continue
+      }
+      const ahead = x + reach < wide ? x + reach : x + reach - wide
+      const behind = x >= reach ? x - reach : x - reach + wide
+      const sx = slope(((height[row + ahead] as number) - (height[row + behind] as number)) * by)
+      const sy = slope(((height[below + x] as number) - (height[above + x] as number)) * by)
+      const faced = (0.83 - 0.55 * (sx * LIGHT.x + sy * LIGHT.y)) / Math.sqrt(sx * sx + sy * sy + 1)
+      light[row + x] = faced * (0.55 + 0.45 * smoothStep(-0.25, 0.55, height[row + x] as number)) - 0.62 + own + 0.05 * sway(31, row + x)
+    }
+  }
+  return light
+}
+
+const slope = (steep: number): number => 0.55 * Math.min(1.6, Math.max(-1.6, steep))
 
 /** A drift that comes back to where it began after so many places. */
 function periodicDrift(seed: number, at: number, period: number): number {

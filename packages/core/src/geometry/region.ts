@@ -25,8 +25,9 @@ export function chordsOfRegion(region: Region, along: Point, at: number): Chord[
   const side = leftOf(along)
   const hits: { place: number; at: Point }[] = []
   for (const ring of region) {
-    for (const [index, p] of ring.entries()) {
-      const q = ring[(index + 1) % ring.length] as Point
+    for (let index = 0; index < ring.length; index += 1) {
+      const p = ring[index] as Point
+      const q = ring[index + 1 < ring.length ? index + 1 : 0] as Point
       const before = dot(p, along) - at
       const after = dot(q, along) - at
       // Half-open, so that a line through a vertex is counted once.
@@ -48,8 +49,10 @@ export function chordsOfRegion(region: Region, along: Point, at: number): Chord[
 export function isInRegion(region: Region, at: Point): boolean {
   let inside = false
   for (const ring of region) {
-    for (const [index, p] of ring.entries()) {
-      const q = ring[(index + 1) % ring.length] as Point
+    // By number: asked for every hole of a filling, and pairs made for each point take most of it.
+    for (let index = 0; index < ring.length; index += 1) {
+      const p = ring[index] as Point
+      const q = ring[index + 1 < ring.length ? index + 1 : 0] as Point
       if (p.y > at.y === q.y > at.y) continue
       if (at.x < p.x + ((q.x - p.x) * (at.y - p.y)) / (q.y - p.y)) inside = !inside
     }
