@@ -90,7 +90,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
   // The shelf has drawn it: what it was worked to is known when it is opened. Opened once, it is kept as it was seen.
   await page.locator('canvas[aria-label="Sixty rows, as its worked cloth"][aria-busy="false"]').waitFor({ timeout: 120_000 })
   await page.goto(cloth)
-  await page.evaluate(untilKept)
+  await page.evaluate(untilStored, 'lemmata-last-seen')
   await page.addInitScript(noteLastSeen)
   sizes.clear()
   const first = await time(async () => {
@@ -166,6 +166,7 @@ async function measure(chrome: Browser, address: string): Promise<void> {
 
   // Where nothing is kept everything is worked anew.
   await page.evaluate(() => (globalThis as unknown as { indexedDB: { deleteDatabase: (name: string) => void } }).indexedDB.deleteDatabase('lemmata-worked'))
+  await page.evaluate(() => (globalThis as unknown as { caches: { delete: (name: string) => Promise<boolean> } }).caches.delete('lemmata-wall'))
   const anew = await time(async () => {
     await page.goto(cloth)
     await page
@@ -178,19 +179,18 @@ async function measure(chrome: Browser, address: string): Promise<void> {
 
   sizes.clear()
   await page.goto(cloth.replace('/cloth', '/brief'))
-  const wall = await time(async () => {
+  const wall = await (async () => {
     await page.goto(cloth.replace('/cloth', '/stitches'))
     await page.waitForFunction(wallInView, undefined, { timeout: 60_000 })
     say('the wall, what of it is in view', `${Math.round(await page.evaluate(() => performance.now()))} ms after the page was asked for`)
-    await page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
-  })
-  say('the wall complete, from loading the page', `${wall} ms; at most 2000 ms`)
+    return untilWhole(page)
+  })()
+  say('the wall complete, where nothing is kept', `${wall} ms after the page was asked for; at most 2000 ms`)
   say('stitches stage, compressed', `${loaded()} kB`)
-  const again = await time(async () => {
-    await page.reload()
-    await page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
-  })
-  say('the wall complete, looked at again', `${again} ms; at most 2000 ms`)
+  // It is kept a moment after it is seen.
+  await page.evaluate(untilStored, 'lemmata-wall')
+  await page.reload()
+  say('the wall complete, looked at again', `${await untilWhole(page)} ms after the page was asked for; at most 2000 ms`)
   // The hand, while it moves, beside an empty page.
   const still = await context.newPage()
   const emptyAgain = await still.evaluate(frames, 90)
@@ -254,10 +254,23 @@ async function dragged(page: Page, x: number, y: number): Promise<void> {
   await page.mouse.up()
 }
 
-/** Until the cloth is kept as it was seen. Runs in the page. */
-async function untilKept(): Promise<void> {
+/** Until the browser has kept something there. Runs in the page. */
+async function untilStored(name: string): Promise<void> {
   const { caches } = globalThis as unknown as { caches: { open: (name: string) => Promise<{ keys: () => Promise<readonly unknown[]> }> } }
-  while ((await (await caches.open('lemmata-last-seen')).keys()).length === 0) await new Promise((resolve) => setTimeout(resolve, 100))
+  while ((await (await caches.open(name)).keys()).length === 0) await new Promise((resolve) => setTimeout(resolve, 100))
+}
+
+/** Until every tile of the wall is there: ms since the page was asked for. */
+async function untilWhole(page: Page): Promise<number> {
+  const told = await page.waitForFunction(wallWhole, undefined, { timeout: 60_000 })
+  return Math.round((await told.jsonValue()) as number)
+}
+
+/** When every tile has its picture and the wall says so; until then nothing. Runs in the page. */
+function wallWhole(): number | null {
+  const { document } = globalThis as unknown as { document: { querySelector: (what: string) => { readonly textContent: string } | null } }
+  const note = document.querySelector('.wall-note')?.textContent ?? ''
+  return /^(\d+) of \1 stitches, drawn at twice true size$/.test(note) ? performance.now() : null
 }
 
 /** Notes when the cloth as it was last seen is there. Runs in the page before anything of it. */

@@ -45,14 +45,26 @@ export function workExercises<One extends { readonly laid: LaidExercise }>(
   )
 }
 
+/** `kept`: pictures that need not be painted, when it is known which. */
 export function paintWall(
   all: readonly StitchDocument[],
   around: Surroundings,
   look: WallLook,
   isAsked: boolean,
+  kept: Promise<ReadonlyMap<string, WallPicture>>,
   onGroup: (group: readonly StitchDocument[], pictures: readonly WallPicture[]) => void,
 ): Job {
-  return crew.inGroups(all, SWATCHES, isAsked ? 1 : NOT_ASKED_YET, (service, group) => service.paintWall(group, around, look), onGroup)
+  return crew.inGroups(
+    all,
+    SWATCHES,
+    isAsked ? 1 : NOT_ASKED_YET,
+    async (service, group) => {
+      const before = await kept
+      const there = group.flatMap(({ id }) => before.get(id) ?? [])
+      return there.length === group.length ? there : service.paintWall(group, around, look)
+    },
+    onGroup,
+  )
 }
 
 /** Worked at once, before anything that waits. */

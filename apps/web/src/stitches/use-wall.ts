@@ -4,7 +4,6 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import type { Sampler } from '@lemmata/core/sampler'
 import { allStitches } from '@lemmata/core/stitches'
 import { useEffect, useMemo, useState } from 'react'
-import type { Job } from '../compute/crew.ts'
 import { showTogether } from '../compute/shown-together.ts'
 import { whileQuiet } from '../compute/while-quiet.ts'
 import { PROGRAM } from '../compute/started.ts'
@@ -96,50 +95,36 @@ export function useWallBeforehand(wanted: boolean, { documents, around, look }: 
 }
 
 interface Painting {
-  /** All of it; never told where it was dropped on the way. */
+  /** All of it, or what there was when it was dropped. */
   readonly ended: Promise<ReadonlyMap<string, WallPicture>>
   readonly drop: () => void
 }
 
-/** What is remembered is there at once, what the browser has kept a moment later; the rest is painted, and then kept. */
+/** What is remembered is there at once, what the browser has kept a moment later; the rest is painted, and then all of it kept. */
 function paintWall(wall: WallOf, isAsked: boolean, onGroup: (soFar: ReadonlyMap<string, WallPicture>) => void): Painting {
-  let job: Job | null = null
-  let dropped = false
-  const paint = async (key: string | null): Promise<ReadonlyMap<string, WallPicture>> => {
-    const { pictures, stale } = whatIsNew(wall)
-    if (stale.length === 0) return pictures
-    job = askForWall(stale, wall.around, wall.look, isAsked, (group, painted) => {
-      group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
-      onGroup(pictures)
-    })
-    await job.ended
-    if (key !== null && pictures.size === wall.documents.length) void keepWall(key, pictures)
+  const { documents, around, look } = wall
+  const { pictures, stale } = whatIsNew(wall)
+  if (stale.length === 0) return { ended: Promise.resolve(pictures), drop: () => undefined }
+  const key = wallKey(
+    PROGRAM,
+    documents.map(({ id }) => id),
+    around,
+    look,
+  )
+  const kept = key.then((address) => (address === null ? new Map<string, WallPicture>() : wallKept(address)))
+  // Asked for at once, so that it stands before what is asked for later; what was kept is looked for on the way.
+  const job = askForWall(stale, around, look, isAsked, kept, (group, painted) => {
+    group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
+    onGroup(pictures)
+  })
+  const ended = job.ended.then(async () => {
+    const [address, before] = await Promise.all([key, kept])
+    const isWhole = documents.every(({ id }) => pictures.has(id))
+    if (address !== null && isWhole && before.size < pictures.size) void keepWall(address, pictures)
     return pictures
-  }
-  const begin = async (): Promise<ReadonlyMap<string, WallPicture>> => {
-    const { documents, around, look } = wall
-    const key = await wallKey(
-      PROGRAM,
-      documents.map(({ id }) => id),
-      around,
-      look,
-    )
-    if (key !== null && !isRemembered(wall)) {
-      const kept = await wallKept(key)
-      if (kept.size > 0 && !isRemembered(wall)) remembered = { ...wall, pictures: kept }
-    }
-    return dropped ? NEVER : paint(key)
-  }
-  return {
-    ended: begin().then((pictures) => (dropped ? NEVER : pictures)),
-    drop: () => {
-      dropped = true
-      job?.drop()
-    },
-  }
+  })
+  return { ended, drop: job.drop }
 }
-
-const NEVER = new Promise<never>(() => undefined)
 
 /** Pictures of this wall in these surroundings, some or all. */
 const isRemembered = ({ around, look }: WallOf): boolean => remembered !== null && isSame(remembered.around, around) && isSameLook(remembered.look, look)
