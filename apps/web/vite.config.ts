@@ -82,12 +82,14 @@ export default defineConfig({
   build: {
     chunkSizeWarningLimit: 1400,
     rolldownOptions: {
+      // It does not say so of itself: what is not asked of it (cutting by rectangles, triangles) need not be loaded.
+      treeshake: { moduleSideEffects: [{ test: /[\\/]clipper2-ts[\\/]/, sideEffects: false }] },
       // Learners' phones load a page of their own, without what only a teacher needs.
       input: { index: 'index.html', learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' },
       output: {
         // A service worker keeps its address: it is asked for again there, and stands above what it keeps.
         entryFileNames: ({ name }) => (name === 'learn-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
-        advancedChunks: {
+        codeSplitting: {
           groups: [
             { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },
             { name: 'router', test: /node_modules[\\/]react-router[\\/]/ },
