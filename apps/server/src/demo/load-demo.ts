@@ -1,7 +1,7 @@
 /** The demo teacher and her samplers, loaded once; `reset` puts hers back as they were. */
 import { randomUUID } from 'node:crypto'
 import { demoStores, diaryClass, sixThursdays, thursdayClass, thursdayPractice, weatherDiary } from '@lemmata/contract/demo'
-import { workSampler } from '@lemmata/core/exercise'
+import { needlefulsOf, workSampler } from '@lemmata/core/exercise'
 import { courseOf } from '@lemmata/core/order'
 import type { Sampler } from '@lemmata/core/sampler'
 import type { Sequelize } from 'sequelize'
@@ -28,7 +28,8 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
         { transaction },
       )
       const group = await insertClass({ kind: 'teacher', id: teacher.id }, { ...people, sampler: row.id }, row.id, transaction)
-      const events = thursdayPractice(document, people, today, people.calendar ? homeMinutes(document) : () => 0).map((told) => ({ ...told, id: randomUUID() }))
+      const { minutes, needlefuls } = reckoned(document)
+      const events = thursdayPractice(document, people, today, people.calendar ? minutes : () => 0, needlefuls).map((told) => ({ ...told, id: randomUUID() }))
       await PracticeRow.bulkCreate(
         events.map((event) => ({ id: event.id, classId: group.id, learnerId: event.learner, event })),
         { transaction },
@@ -37,7 +38,12 @@ export async function loadDemo(sequelize: Sequelize, today: string, reset: boole
   })
 }
 
-function homeMinutes(sampler: Sampler): (exercise: string) => number {
-  const course = courseOf(workSampler(sampler).done)
-  return (exercise) => course.find((one) => one.id === exercise)?.homeMinutes ?? 0
+/** By exercise: minutes at home, and needlefuls. */
+function reckoned(sampler: Sampler): Record<'minutes' | 'needlefuls', (exercise: string) => number> {
+  const { done } = workSampler(sampler)
+  const course = courseOf(done)
+  return {
+    minutes: (exercise) => course.find((one) => one.id === exercise)?.homeMinutes ?? 0,
+    needlefuls: (exercise) => done.filter((one) => one.exercise.id === exercise).reduce((_, one) => needlefulsOf(one), 0),
+  }
 }

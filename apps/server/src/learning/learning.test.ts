@@ -176,6 +176,7 @@ describe('what she tells', () => {
     [{ kind: 'minutes', minutes: 0 }],
     [{ kind: 'minutes', minutes: 1e9 }],
     [{ kind: 'minutes', minutes: 1.5 }],
+    [{ kind: 'needlefuls', count: 21 }],
     [{ kind: 'came', came: true, lesson: 'l1' }],
     [{ kind: 'question', asked: 'x'.repeat(501) }],
     [{ kind: 'piece', piece: -1, worked: true }],

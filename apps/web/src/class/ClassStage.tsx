@@ -1,6 +1,8 @@
 /** The class: who is how far with what, who came, how long they practised, what each does next, and what was asked. */
 import { courseOnDates } from '@lemmata/core/calendar'
-import { learnedFrom, lessonNow, minutesTold, practiceOf, whatNext } from '@lemmata/core/practice'
+import { needlefulsOf } from '@lemmata/core/exercise'
+import { UNPICKED } from '@lemmata/core/kit'
+import { learnedFrom, lessonNow, minutesTold, practiceOf, threadTold, whatNext } from '@lemmata/core/practice'
 import { teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
 import { cutText } from '@lemmata/contract'
@@ -24,6 +26,7 @@ import { NotesView } from './NotesView.tsx'
 import { PicturesDialog } from './PicturesDialog.tsx'
 import { PracticeGrid } from './PracticeGrid.tsx'
 import { TakeOver } from './TakeOver.tsx'
+import { ThreadToldTable } from './ThreadToldTable.tsx'
 import { useLearning } from './use-learning.ts'
 
 // Charts are much to load, and not what the class is opened for.
@@ -89,6 +92,12 @@ export function ClassStage() {
     learners.map((one) => one.practice),
     columns.map((one) => one.id),
     planned,
+  )
+  const needlefuls = new Map(worked.done.map((one) => [one.exercise.id as string, needlefulsOf(one)]))
+  const thread = threadTold(
+    learners.map((one) => one.practice),
+    columns.map((one) => one.id),
+    (exercise) => needlefuls.get(exercise) ?? 0,
   )
   const heldLearner = learners.find((one) => one.id === held?.learner)
   const isEmpty = lessons.length === 0 || learners.length === 0
@@ -166,6 +175,9 @@ export function ClassStage() {
               <MinutesChart rows={told} letterOf={(one) => letters.get(one) ?? ''} nameOf={nameOf} heightPx={240} />
             </Suspense>
           )}
+          {!isEmpty && view === 'time' && (
+            <ThreadToldTable {...{ thread, nameOf }} spareShare={UNPICKED[sampler.brief.level]} letterOf={(one) => letters.get(one) ?? ''} />
+          )}
           {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
               Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. A share is how much lengths vary in her
@@ -189,6 +201,7 @@ export function ClassStage() {
             next={heldLearner.next}
             nextRow={nextRowsAddress(id, group.open.id, heldLearner.id)}
             planned={planned(held.exercise)}
+            needlefuls={needlefuls.get(held.exercise) ?? 0}
             sampler={sampler}
             chart={
               <Suspense fallback={null}>

@@ -24,6 +24,8 @@ interface Props {
   /** Where her next row is made. */
   readonly nextRow: string
   readonly planned: number
+  /** As reckoned. */
+  readonly needlefuls: number
   readonly sampler: Sampler
   /** Her minutes through the course. */
   readonly chart: ReactNode
@@ -31,7 +33,7 @@ interface Props {
   readonly onClose: () => void
 }
 
-export function LearnerCard({ classId, learner, exercise, practice, next, nextRow, planned, sampler, chart, learning, onClose }: Props) {
+export function LearnerCard({ classId, learner, exercise, practice, next, nextRow, planned, needlefuls, sampler, chart, learning, onClose }: Props) {
   const one = practice.exercises.get(exercise.id) ?? UNTOUCHED
   const asked = practice.questions.filter((question) => question.exercise === exercise.id)
   const sent = (learning.learning?.pictures ?? []).filter((picture) => picture.learner === learner.id && picture.exercise === exercise.id)
@@ -66,6 +68,14 @@ export function LearnerCard({ classId, learner, exercise, practice, next, nextRo
           <dd>
             {one.minutes} min{planned > 0 && ` of ${Math.round(planned)} at home`}
           </dd>
+          {one.needlefuls > 0 && (
+            <>
+              <dt>Needlefuls</dt>
+              <dd>
+                {one.needlefuls}, reckoned {needlefuls}
+              </dd>
+            </>
+          )}
           {exercise.pieces > 1 && (
             <>
               <dt>Pieces</dt>

@@ -1,6 +1,6 @@
 /** One piece of work, move by move: one a swipe, a key or a press; the hand moving, in her hand; what she ticks, times, asks and is stuck in. */
 import type { WeekAnswer } from '@lemmata/contract'
-import { forLearner, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
+import { forLearner, needlefulsOf, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
 import { cautionIn, stitchIn } from '@lemmata/core/language'
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { alikeInWords, SHEET_WORDS, stepLetter, threadsAlike } from '@lemmata/core/sheets'
@@ -124,6 +124,7 @@ function Moves({ page, week, done, onBack, onPhoto }: Omit<Props, 'exercise'> & 
         </button>
       </div>
       <InTheNeedle done={done} />
+      <Threaded page={page} done={done} />
       <Ticks page={page} done={done} />
       <Slips done={done} />
       <Said week={week} lesson={lesson?.id ?? null} exercise={exercise.id} />
@@ -174,6 +175,25 @@ function InTheNeedle({ done }: { readonly done: WorkedExercise }) {
           {words[index]}
         </span>
       ))}
+    </p>
+  )
+}
+
+/** So many times the needle was threaded: the thread that a piece takes, counted where it is cut. */
+function Threaded({ page, done }: { readonly page: KeptInPage; readonly done: WorkedExercise }) {
+  const words = useWords().piece
+  const exercise = done.exercise.id
+  const { needlefuls } = practiceIn(page.kept).exercises.get(exercise) ?? UNTOUCHED
+  const tell = (count: number): void => page.tell({ kind: 'needlefuls', exercise, count })
+  return (
+    <p className="learn-threaded">
+      <span role="status">{words.needlefuls(needlefuls, needlefulsOf(done))}</span>
+      <button type="button" aria-label={words.fewerNeedlefuls} disabled={needlefuls === 0} onClick={() => tell(-1)}>
+        −
+      </button>
+      <button type="button" aria-label={words.moreNeedlefuls} onClick={() => tell(1)}>
+        +
+      </button>
     </p>
   )
 }

@@ -285,6 +285,21 @@ describe('a piece of work', () => {
     full.mockRestore()
   })
 
+  it('needlefuls are counted beside those that are reckoned, and one too many is taken back', async () => {
+    known()
+    open()
+    await openPiece(name)
+    const counted = (): string => screen.getByText(/^Needlefuls: /).textContent
+    expect(counted()).toMatch(/^Needlefuls: 0 of about [1-9]/)
+    const fewer = screen.getByRole('button', { name: 'One needleful fewer' })
+    expect((fewer as HTMLButtonElement).disabled).toBe(true)
+    fireEvent.click(screen.getByRole('button', { name: 'One more needleful' }))
+    fireEvent.click(screen.getByRole('button', { name: 'One more needleful' }))
+    fireEvent.click(fewer)
+    await waitFor(() => expect([...server.events.values()]).toMatchObject([1, 1, -1].map((count) => ({ kind: 'needlefuls', count }))))
+    expect(counted()).toMatch(/^Needlefuls: 1 of/)
+  })
+
   it('is timed over a closing of the page', async () => {
     known()
     const { unmount } = open()

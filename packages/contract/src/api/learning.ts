@@ -46,6 +46,7 @@ const told = z.discriminatedUnion('kind', [
   z.object({ ...happened, kind: z.literal('piece'), exercise: id, piece: z.number().int().min(0).max(9999), worked: z.boolean() }),
   z.object({ ...happened, kind: z.literal('can'), exercise: id, can: z.boolean() }),
   z.object({ ...happened, kind: z.literal('minutes'), exercise: id, minutes: z.number().int().min(1).max(600) }),
+  z.object({ ...happened, kind: z.literal('needlefuls'), exercise: id, count: z.number().int().min(-20).max(20) }),
   z.object({ ...happened, kind: z.literal('stuck'), exercise: id, stuck: z.boolean(), step }),
   z.object({ ...happened, kind: z.literal('recall'), exercise: id, motion: z.string().min(1).max(120), right: z.boolean() }),
   z.object({ ...happened, kind: z.literal('row'), exercise: id, row: photographedRow }),

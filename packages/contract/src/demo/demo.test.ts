@@ -58,7 +58,13 @@ it('six Thursdays are dated from the day they are loaded: three held, one skippe
 it('their term is half over: three lessons held, two missed, one learner stuck, one ahead, all of it told by the tellable', () => {
   const sampler = sixThursdays('2026-11-26')
   const group = thursdayClass('2026-11-26')
-  const told = thursdayPractice(sampler, group, '2026-11-26', () => 20)
+  const told = thursdayPractice(
+    sampler,
+    group,
+    '2026-11-26',
+    () => 20,
+    () => 3,
+  )
   const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}` }))
   for (const one of events) expect(markPractice.safeParse({ events: [one] }).success, JSON.stringify(one)).toBe(true)
   const lessons = sampler.lessons.map((one, index) => ({

@@ -22,8 +22,20 @@ const UNEVEN = { first: 0.27, good: 0.12, stuck: [0.31, 0.28, 0.32] }
 /** So many hours after a lesson's day began it is practised at home: two days later, in the evening. */
 const EVENING = 'T19:10:00.000Z'
 
-/** Without their ids, which whoever keeps them gives. In the order in which they happened. `planned`: minutes at home of an exercise. */
-export function thursdayPractice(sampler: Sampler, group: ClassDocument, today: string, planned: (exercise: string) => number): readonly Told[] {
+/** Needlefuls beside those that are reckoned, by place: some unpick, one wastes nothing. */
+const UNPICKED = [0, 1, 0, 0, 1, 1, 0, 0, 2, 0]
+
+/**
+ * Without their ids, which whoever keeps them gives. In the order in which they happened. `planned`: minutes at home of an exercise;
+ * `needlefuls`: as many as are reckoned for it.
+ */
+export function thursdayPractice(
+  sampler: Sampler,
+  group: ClassDocument,
+  today: string,
+  planned: (exercise: string) => number,
+  needlefuls: (exercise: string) => number,
+): readonly Told[] {
   const { calendar, learners } = group
   if (!calendar) return []
   const lessons = sampler.lessons.filter((one) => one.exercises.length > 0)
@@ -49,6 +61,9 @@ export function thursdayPractice(sampler: Sampler, group: ClassDocument, today: 
         const isDone = came && !isStuck && (!isLast || place === AHEAD || place % 3 === 0)
         const minutes = planned(exercise) * (PACES[place % PACES.length] ?? 1) * (0.85 + 0.1 * ((place + index + which) % 4)) * (isDone ? 1 : 0.45)
         if (minutes >= 1) told.push({ ...of, at, kind: 'minutes', exercise, minutes: Math.round(minutes) })
+        const threaded = needlefuls(exercise) + (UNPICKED[(place + which) % UNPICKED.length] ?? 0)
+        // Not everybody counts them.
+        if (isDone && place % 3 !== 2 && threaded > 0) told.push({ ...of, at, kind: 'needlefuls', exercise, count: threaded })
         if (isStuck) told.push({ ...of, at, kind: 'stuck', exercise, stuck: true, step: 4 })
         else if (isDone) told.push({ ...of, at, kind: 'can', exercise, can: true })
         const plan = plans.get(exercise)

@@ -41,6 +41,9 @@ export function usedThreads(pieces: readonly WorkedPiece[]): readonly UsedThread
     })
 }
 
+/** Of an exercise in all its colours, without what is unpicked. */
+export const needlefulsOf = ({ threads }: { readonly threads: readonly UsedThread[] }): number => threads.reduce((sum, { use }) => sum + use.needlefuls, 0)
+
 /** The shade of a row of an interlocking fill; the last serves all later rows. */
 export function threadOfRow({ thread, shades }: Pick<AssignedThread, 'thread' | 'shades'>, row: number | null): SamplerThread {
   if (shades.length === 0) return thread.value

@@ -1,11 +1,11 @@
 /** What classes teach the minutes: nothing where nothing is told, the truth after two classes, and little by one who is unlike all others. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type ExercisePractice, learnedFrom, type LearnerPractice } from './index.ts'
+import { type ExercisePractice, learnedFrom, type LearnerPractice, UNTOUCHED } from './index.ts'
 
 const planned = (): number => 20
 const practice = (minutes: readonly (readonly [string, number])[], state: ExercisePractice['state'] = 'can'): LearnerPractice => ({
-  exercises: new Map(minutes.map(([id, count]) => [id, { state, minutes: count, pieces: [], stuckAt: null, rows: [] }])),
+  exercises: new Map(minutes.map(([id, count]) => [id, { ...UNTOUCHED, state, minutes: count }])),
   came: new Map(),
   questions: [],
 })

@@ -5,13 +5,13 @@
  * took what it says: little told changes little.
  */
 import type { ExerciseId } from '../base/index.ts'
-import type { LearnerPractice } from './types.ts'
+import type { ExercisePractice, LearnerPractice } from './types.ts'
 
 /** Imagined learners who took what the table says. */
 const OF_PACE = 3
 const OF_EXERCISE = 6
-/** What was told of less than this is of a piece that was hardly worked at home, minutes. */
-const LEAST_MINUTES = 1
+/** What was told of less than this is of a piece that was hardly worked at home: minutes, needlefuls. */
+const LEAST = 1
 
 export interface LearnedMinutes {
   /** Minutes at home, by what was told. */
@@ -28,10 +28,18 @@ export interface Learned {
 }
 
 /** `practices`: of all learners of all classes that it is learned from. `planned`: minutes at home as they are reckoned; 0 where there are none. */
-export function learnedFrom(practices: readonly LearnerPractice[], planned: (exercise: ExerciseId) => number): Learned {
+export const learnedFrom = (practices: readonly LearnerPractice[], planned: (exercise: ExerciseId) => number): Learned =>
+  learnedRatios(practices, planned, (hers) => hers.minutes)
+
+/** Of whatever is told as a number: `of` what she told, 0 nothing. What is less than one, told or planned, says nothing. */
+export function learnedRatios(
+  practices: readonly LearnerPractice[],
+  planned: (exercise: ExerciseId) => number,
+  of: (hers: ExercisePractice) => number,
+): Learned {
   const told = practices.map((practice) =>
-    [...practice.exercises].flatMap(([exercise, { state, minutes }]) =>
-      state === 'can' && minutes >= LEAST_MINUTES && planned(exercise) >= LEAST_MINUTES ? [{ exercise, ratio: Math.log(minutes / planned(exercise)) }] : [],
+    [...practice.exercises].flatMap(([exercise, hers]) =>
+      hers.state === 'can' && of(hers) >= LEAST && planned(exercise) >= LEAST ? [{ exercise, ratio: Math.log(of(hers) / planned(exercise)) }] : [],
     ),
   )
   const hers = told.filter((one) => one.length > 0).map((ratios) => ({ ratios, pace: middleHalf(ratios.map((one) => one.ratio)) }))

@@ -2,7 +2,7 @@
 import type { ExerciseId, LearnerId, LessonId } from '../base/index.ts'
 import type { ExercisePractice, LearnerPractice, PracticeEvent } from './types.ts'
 
-export const UNTOUCHED: ExercisePractice = { state: 'untouched', minutes: 0, pieces: [], stuckAt: null, rows: [] }
+export const UNTOUCHED: ExercisePractice = { state: 'untouched', minutes: 0, needlefuls: 0, pieces: [], stuckAt: null, rows: [] }
 
 /** As they happened; of one moment, by their ids, so that all devices agree. */
 export function inOrder(events: readonly PracticeEvent[]): readonly PracticeEvent[] {
@@ -25,7 +25,7 @@ export function practiceOf(events: readonly PracticeEvent[], learner: LearnerId)
   return { exercises, came, questions }
 }
 
-type OfExercise = Extract<PracticeEvent, { readonly kind: 'piece' | 'can' | 'minutes' | 'stuck' | 'row' }>
+type OfExercise = Extract<PracticeEvent, { readonly kind: 'piece' | 'can' | 'minutes' | 'needlefuls' | 'stuck' | 'row' }>
 
 function after(before: ExercisePractice, event: OfExercise): ExercisePractice {
   switch (event.kind) {
@@ -36,6 +36,8 @@ function after(before: ExercisePractice, event: OfExercise): ExercisePractice {
     }
     case 'minutes':
       return begun({ ...before, minutes: before.minutes + event.minutes })
+    case 'needlefuls':
+      return begun({ ...before, needlefuls: Math.max(0, before.needlefuls + event.count) })
     case 'row':
       return begun({ ...before, rows: [...before.rows, event.row] })
     case 'can':
@@ -50,6 +52,6 @@ function after(before: ExercisePractice, event: OfExercise): ExercisePractice {
 
 /** Touched it is practised, unless more is known. */
 function begun(one: ExercisePractice): ExercisePractice {
-  const isTouched = one.minutes > 0 || one.pieces.length > 0 || one.rows.length > 0
+  const isTouched = one.minutes > 0 || one.needlefuls > 0 || one.pieces.length > 0 || one.rows.length > 0
   return one.state === 'untouched' || one.state === 'practising' ? { ...one, state: isTouched ? 'practising' : 'untouched' } : one
 }

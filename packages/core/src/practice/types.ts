@@ -20,6 +20,8 @@ export type PracticeEvent = Happened &
     /** She can do the row, or no longer thinks so. */
     | { readonly kind: 'can'; readonly exercise: ExerciseId; readonly can: boolean }
     | { readonly kind: 'minutes'; readonly exercise: ExerciseId; readonly minutes: number }
+    /** So many more needlefuls were threaded for it; fewer where one was told by mistake. */
+    | { readonly kind: 'needlefuls'; readonly exercise: ExerciseId; readonly count: number }
     /** At which of its steps, from 1; none where she does not say. */
     | { readonly kind: 'stuck'; readonly exercise: ExerciseId; readonly stuck: boolean; readonly step: number | null }
     | { readonly kind: 'question'; readonly exercise: ExerciseId; readonly asked: string }
@@ -35,6 +37,8 @@ export type PracticeState = 'untouched' | 'practising' | 'stuck' | 'can'
 export interface ExercisePractice {
   readonly state: PracticeState
   readonly minutes: number
+  /** Threaded for it, as far as told. */
+  readonly needlefuls: number
   /** Pieces that are worked, from 0, in their order. */
   readonly pieces: readonly number[]
   /** At which step she is stuck; null where she is not, or did not say. */

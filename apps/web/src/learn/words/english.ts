@@ -89,6 +89,9 @@ export const ENGLISH = {
     stopTime: 'Stop the time',
     practised: (minutes: number) => `${minutes} min practised`,
     time: 'Time it',
+    needlefuls: (count: number, reckoned: number) => `Needlefuls: ${count} of about ${reckoned}`,
+    moreNeedlefuls: 'One more needleful',
+    fewerNeedlefuls: 'One needleful fewer',
   },
   photo: {
     open: 'Photograph a row',

@@ -82,6 +82,9 @@ export const GERMAN: LearnWords = {
     stopTime: 'Zeit anhalten',
     practised: (minutes) => `${minutes} min geübt`,
     time: 'Zeit nehmen',
+    needlefuls: (count, reckoned) => `Eingefädelt: ${count} von etwa ${reckoned}`,
+    moreNeedlefuls: 'Einmal mehr eingefädelt',
+    fewerNeedlefuls: 'Einmal weniger eingefädelt',
   },
   photo: {
     open: 'Reihe fotografieren',

@@ -1,0 +1,43 @@
+import { expect, it } from 'vitest'
+import type { ExercisePractice, LearnerPractice, PracticeEvent } from './index.ts'
+import { practiceOf, threadTold, UNTOUCHED } from './index.ts'
+
+const practice = (of: Record<string, Partial<ExercisePractice>>): LearnerPractice => ({
+  exercises: new Map(Object.entries(of).map(([id, one]) => [id, { ...UNTOUCHED, state: 'can', ...one }])),
+  came: new Map(),
+  questions: [],
+})
+
+it('nobody counted: as reckoned', () => {
+  expect(threadTold([practice({ rain: { minutes: 20 } })], ['rain'], () => 4)).toEqual({
+    ...{ times: 1, learners: 0 },
+    rows: [{ exercise: 'rain', reckoned: 4, told: null }],
+  })
+})
+
+it('three who threaded half as many again are drawn half way to what is reckoned: the root of one and a half', () => {
+  const { times, learners, rows } = threadTold(
+    [6, 6, 6].map((needlefuls) => practice({ rain: { needlefuls } })),
+    ['rain'],
+    () => 4,
+  )
+  expect([times, learners]).toEqual([expect.closeTo(Math.sqrt(1.5), 9), 3])
+  expect(rows[0]?.told).toEqual({ low: 6, middle: 6, high: 6, learners: 3 })
+})
+
+it('one who wasted a whole skein moves ten by less than a twentieth; who is still practising says nothing', () => {
+  const usual = Array.from({ length: 10 }, () => practice({ rain: { needlefuls: 4 } }))
+  const wild = threadTold([...usual, practice({ rain: { needlefuls: 60 } })], ['rain'], () => 4)
+  expect(Math.abs(wild.times - 1)).toBeLessThan(0.05)
+  const practising = threadTold([...usual, practice({ rain: { needlefuls: 60, state: 'practising' } })], ['rain'], () => 4)
+  expect([practising.times, practising.learners]).toEqual([1, 10])
+})
+
+it('counted up, and down where one was told by mistake; never below none; a needle that was threaded is a piece begun', () => {
+  const tell = (id: string, at: number, count: number): PracticeEvent => ({
+    ...{ id, at: `2026-12-01T18:0${at}:00.000Z`, learner: 'ada', by: 'learner', kind: 'needlefuls', exercise: 'rain', count },
+  })
+  const after = (...events: PracticeEvent[]) => practiceOf(events, 'ada').exercises.get('rain')
+  expect(after(tell('a', 1, 1), tell('b', 2, 1), tell('c', 3, -1), tell('b', 2, 1))).toMatchObject({ needlefuls: 1, state: 'practising' })
+  expect(after(tell('a', 1, -1), tell('b', 2, 1))).toMatchObject({ needlefuls: 1 })
+})

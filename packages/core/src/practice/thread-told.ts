@@ -1,0 +1,29 @@
+/** Needlefuls as they were threaded beside those that are reckoned, and whether what a kit has for unpicking is enough. */
+import type { ExerciseId } from '../base/index.ts'
+import { type Learned, learnedRatios } from './learned.ts'
+import { type Quarters, quartersOf } from './quarters.ts'
+import type { LearnerPractice } from './types.ts'
+
+export interface ThreadTold {
+  readonly exercise: ExerciseId
+  /** Without what is unpicked. */
+  readonly reckoned: number
+  readonly told: Quarters | null
+}
+
+export interface ThreadLearned {
+  readonly rows: readonly ThreadTold[]
+  /** Of all exercises: 1 as reckoned, above it more. Drawn toward 1 as a class's pace is. */
+  readonly times: number
+  readonly learners: number
+}
+
+/** `reckoned`: needlefuls of an exercise in all its colours; 0 where it is not known. */
+export function threadTold(practices: readonly LearnerPractice[], exercises: readonly ExerciseId[], reckoned: (exercise: ExerciseId) => number): ThreadLearned {
+  const { pace: times, learners }: Pick<Learned, 'pace' | 'learners'> = learnedRatios(practices, reckoned, (hers) => hers.needlefuls)
+  return {
+    times,
+    learners,
+    rows: exercises.map((exercise) => ({ exercise, reckoned: reckoned(exercise), told: quartersOf(practices, exercise, (hers) => hers.needlefuls) })),
+  }
+}
