@@ -86,5 +86,5 @@ export {
   type WeekAnswer,
   type WeekNews,
 } from './api/learning.ts'
-export { rulerCheck, type RulerCheckGiven, type RulerCheckKept, type SentPicture, sentPictureOf } from './api/measuring.ts'
+export { rulerCheck, type RulerCheckGiven, type RulerCheckKept, type SentPicture, sentPictureOf, showPicture } from './api/measuring.ts'
 export { type AccountArchive, accountArchive, type BroughtBack, MOST_ARCHIVE_BYTES } from './api/account-archive.ts'

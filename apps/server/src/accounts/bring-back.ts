@@ -125,9 +125,9 @@ async function bringClasses({ teacherId, archive, transaction, leftOut, at }: Gi
         .map((event, place) => ({ id: event.id, classId: id, learnerId: event.learner, event, createdAt: at(place) })),
       { transaction },
     )
-    for (const { learner, exercise, createdAt, webp } of pictures) {
+    for (const { learner, exercise, createdAt, mayShow, webp } of pictures) {
       const bytes = known.has(learner) ? await pictureOf(webp) : null
-      if (bytes) await SentPictureRow.create({ classId: id, learnerId: learner, exercise, bytes, createdAt: new Date(createdAt) }, { transaction })
+      if (bytes) await SentPictureRow.create({ classId: id, learnerId: learner, exercise, mayShow, bytes, createdAt: new Date(createdAt) }, { transaction })
       else leftOut.push('A picture of a row: it is no picture that can be read here.')
     }
     count += 1

@@ -43,7 +43,7 @@ export async function everythingOf(teacherId: string): Promise<unknown> {
       events: events.filter((one) => one.classId === id).map(({ event }) => event),
       pictures: sent
         .filter((one) => one.classId === id)
-        .map(({ learnerId, exercise, createdAt, bytes }) => ({ learner: learnerId, exercise, createdAt, webp: bytes.toString('base64') })),
+        .map(({ learnerId, exercise, createdAt, mayShow, bytes }) => ({ learner: learnerId, exercise, createdAt, mayShow, webp: bytes.toString('base64') })),
     })),
     stitches: stitches.map(({ document }) => document),
     stores: stores?.document ?? null,

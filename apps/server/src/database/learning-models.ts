@@ -36,6 +36,8 @@ export class SentPictureRow extends Model<InferAttributes<SentPictureRow>, Infer
   declare classId: string
   declare learnerId: string
   declare exercise: string
+  /** To her class, without her name. */
+  declare mayShow: CreationOptional<boolean>
   declare bytes: Buffer
   declare createdAt: CreationOptional<Date>
 }
@@ -82,6 +84,7 @@ export function defineLearningModels(sequelize: Sequelize): void {
   SentPictureRow.init(
     {
       ...{ id: uuid(), classId: classId(), learnerId: learnerId(), exercise: { type: DataTypes.STRING(60), allowNull: false } },
+      mayShow: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       ...{ bytes: { type: DataTypes.BLOB('medium'), allowNull: false }, createdAt: now() },
     },
     { sequelize, tableName: 'sent_pictures', timestamps: false },

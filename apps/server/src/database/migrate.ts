@@ -14,6 +14,7 @@ import { up as measuring } from './migrations/0010-measuring.ts'
 import { up as sessions } from './migrations/0011-sessions.ts'
 import { up as passwordResets } from './migrations/0012-password-resets.ts'
 import { up as triesAndTrail } from './migrations/0013-tries-and-trail.ts'
+import { up as mayShow } from './migrations/0014-may-show.ts'
 
 const MIGRATIONS = [
   { name: '0001-first', run: first },
@@ -29,6 +30,7 @@ const MIGRATIONS = [
   { name: '0011-sessions', run: sessions },
   { name: '0012-password-resets', run: passwordResets },
   { name: '0013-tries-and-trail', run: triesAndTrail },
+  { name: '0014-may-show', run: mayShow },
 ] as const
 
 /** An older program must not write into a database that a newer one has changed. */

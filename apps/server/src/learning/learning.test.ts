@@ -30,7 +30,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const ask = (key: string | null, method: 'get' | 'post' | 'delete', path: string, body?: unknown) => {
+const ask = (key: string | null, method: 'get' | 'post' | 'patch' | 'delete', path: string, body?: unknown) => {
   const asked = request(server.app)[method](`/api${path}`)
   if (key !== null) void asked.set('authorization', `Bearer ${key}`)
   return body === undefined ? asked : asked.send(body as object)
@@ -296,7 +296,7 @@ it('every route of a learner\u2019s, by who asks: nobody, another teacher, her t
     // A teacher\u2019s session is no key.
     expect((await ada.agent.get(`/api${path}`)).status).not.toBe(200)
   }
-  const teachers: readonly (readonly ['get' | 'post' | 'delete', string])[] = [
+  const teachers: readonly (readonly ['get' | 'post' | 'patch' | 'delete', string])[] = [
     ['get', `/classes/${classId}/learning`],
     ['get', `/classes/${classId}/pictures/${picture}`],
     ['post', `/classes/${classId}/join-code`],
@@ -331,7 +331,15 @@ describe('a picture of her row', () => {
     const { format, width, exif } = await sharp(seen.body as Buffer).metadata()
     expect([format, width, exif]).toEqual(['webp', 1500, undefined])
     expect((await ask(key, 'get', '/learn/everything')).body.pictures).toHaveLength(1)
+    expect(listed.find((one) => one.id === id)).toMatchObject({ mayShow: false })
+    const allow = async (mayShow: unknown, by = key) => ask(by, 'patch', `/learn/pictures/${id}`, { mayShow })
+    expect((await allow(true, (await joinAs('Stranger')).key)).status).toBe(404)
+    expect((await allow('yes')).status).toBe(422)
+    expect((await allow(true)).body).toMatchObject({ id, mayShow: true })
+    expect((await ada.agent.get(`/api/classes/${classId}/learning`)).body.pictures).toContainEqual(expect.objectContaining({ id, mayShow: true }))
+    expect((await allow(false)).body.mayShow).toBe(false)
     expect((await ask(key, 'delete', `/learn/pictures/${id}`)).status).toBe(204)
+    expect((await allow(true)).status).toBe(404)
     expect((await ada.agent.get(`/api/classes/${classId}/pictures/${id}`)).status).toBe(404)
     expect((await ask(key, 'delete', `/learn/pictures/${id}`)).status).toBe(404)
   })

@@ -1,4 +1,4 @@
-import { askWeek, joinClass, joinCode, markPractice, openLink as openLinkSchema, rulerCheck, sentPictureOf, tellPractice } from '@lemmata/contract'
+import { askWeek, joinClass, joinCode, markPractice, openLink as openLinkSchema, rulerCheck, sentPictureOf, showPicture, tellPractice } from '@lemmata/contract'
 import express, { type Request, Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { type LearnerPrincipal, principalOf } from '../access/index.ts'
@@ -9,7 +9,7 @@ import { HttpProblem } from '../http/problem.ts'
 import { learnerOf } from './keys.ts'
 import { keepMarked, keepTold } from './practice.ts'
 import { dropRulerCheck, keepRulerCheck, rulerChecksOf } from './ruler.ts'
-import { pictureOfClass, sendPicture, takeBack } from './sent-pictures.ts'
+import { allowShowing, pictureOfClass, sendPicture, takeBack } from './sent-pictures.ts'
 import {
   classNamed,
   deleteLearner,
@@ -66,6 +66,10 @@ export function learnerRoutes(sequelize: Sequelize, { mostTries }: LearningSetti
     const sent: unknown = request.body
     if (!Buffer.isBuffer(sent) || sent.length === 0) throw new HttpProblem(415, 'picture.none', 'This is not a picture.')
     response.status(201).json(await sendPicture(who, parseBody(sentPictureOf, request.query).exercise, sent))
+  })
+  routes.patch('/learn/pictures/:id', async (request, response) => {
+    const who = await learnerOf(request)
+    response.json(await allowShowing(who, request.params.id, parseBody(showPicture, request.body).mayShow))
   })
   routes.delete('/learn/pictures/:id', async (request, response) => {
     await takeBack(await learnerOf(request), request.params.id)

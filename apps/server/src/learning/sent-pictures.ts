@@ -13,9 +13,9 @@ const MOST = 12
 
 const noSuchPicture = (): HttpProblem => new HttpProblem(404, 'learning.no-picture', 'This picture is not here any more.')
 
-const told = ({ id, exercise, createdAt }: SentPictureRow): SentPicture => ({ id, exercise, at: createdAt.toISOString() })
+const told = ({ id, exercise, createdAt, mayShow }: SentPictureRow): SentPicture => ({ id, exercise, mayShow, at: createdAt.toISOString() })
 const order: [string, string][] = [['createdAt', 'ASC']]
-const attributes = ['id', 'learnerId', 'exercise', 'createdAt']
+const attributes = ['id', 'learnerId', 'exercise', 'mayShow', 'createdAt']
 
 export async function picturesOfLearner(who: LearnerPrincipal): Promise<readonly SentPicture[]> {
   return (await SentPictureRow.findAll({ where: ownPractice(who), attributes, order })).map(told)
@@ -33,6 +33,13 @@ export async function sendPicture(who: LearnerPrincipal, exercise: string, sent:
   if ((await SentPictureRow.count({ where: ownPractice(who) })) >= MOST)
     throw new HttpProblem(422, 'learning.too-many-pictures', `${MOST} of your pictures are with your teacher. Take one back first.`)
   return told(await SentPictureRow.create({ ...ownPractice(who), exercise, bytes: data }))
+}
+
+/** Her teacher may show it to the class, or no longer. */
+export async function allowShowing(who: LearnerPrincipal, id: string, mayShow: boolean): Promise<SentPicture> {
+  const row = await SentPictureRow.findOne({ where: { id, ...ownPractice(who) }, attributes })
+  if (!row) throw noSuchPicture()
+  return told(await row.update({ mayShow }))
 }
 
 export async function takeBack(who: LearnerPrincipal, id: string): Promise<void> {

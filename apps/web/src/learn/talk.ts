@@ -59,6 +59,7 @@ export const talk = {
   tell: (key: string, events: readonly ToldEvent[]) => ask<{ readonly kept: readonly string[] }>('POST', '/events', { key, body: { events } }),
   sendPicture: (key: string, exercise: string, picture: Blob) =>
     ask<SentPicture>('POST', `/pictures?exercise=${encodeURIComponent(exercise)}`, { key, body: picture }),
+  mayShow: (key: string, id: string, mayShow: boolean) => ask<SentPicture>('PATCH', `/pictures/${id}`, { key, body: { mayShow } }),
   takeBack: (key: string, id: string) => ask<void>('DELETE', `/pictures/${id}`, { key }),
   everything: (key: string) => ask<unknown>('GET', '/everything', { key }),
   forget: (key: string) => ask<void>('DELETE', '/everything', { key }),

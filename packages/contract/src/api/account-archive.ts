@@ -26,7 +26,7 @@ export const accountArchive = z.object({
       z.object({
         ...{ id: z.uuid(), sampler: z.uuid(), document },
         events: z.array(z.intersection(markedEvent, z.object({ by: z.enum(['learner', 'teacher']) }))).max(400_000),
-        pictures: z.array(z.object({ learner: id, exercise: id, createdAt: when, webp })).max(10_000),
+        pictures: z.array(z.object({ learner: id, exercise: id, createdAt: when, mayShow: z.boolean().default(false), webp })).max(10_000),
       }),
     )
     .max(2000),

@@ -16,10 +16,13 @@ export interface RulerCheckKept extends RulerCheckGiven {
 
 /** Of which exercise the picture is that is sent. */
 export const sentPictureOf = z.object({ exercise: id })
+export const showPicture = z.object({ mayShow: z.boolean() })
 
 /** A picture of her row that she has sent, for her teacher to see, until she takes it back. */
 export interface SentPicture {
   readonly id: string
   readonly exercise: string
   readonly at: string
+  /** To her class, without her name: she says so of each, and takes it back when she likes. */
+  readonly mayShow: boolean
 }

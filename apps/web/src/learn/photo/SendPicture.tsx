@@ -53,23 +53,27 @@ export function SentPictures({ page, sent }: Pick<Props, 'page'> & { readonly se
   const language = useLanguage()
   const [trouble, setTrouble] = useState<string | null>(null)
   if (sent.length === 0) return null
-  const takeBack = async (id: string): Promise<void> => {
+  const ask = async (what: (key: string) => Promise<unknown>): Promise<void> => {
     const { key } = page.kept
     if (key === null) return
     setTrouble(null)
-    await talk.takeBack(key, id).catch((thrown: unknown) => setTrouble(thrown instanceof Error ? thrown.message : words.notSent))
+    await what(key).catch((thrown: unknown) => setTrouble(thrown instanceof Error ? thrown.message : words.notSent))
     await page.send(true)
   }
   return (
     <details className="learn-slips photo-sent" open>
       <summary>{words.sent(sent.length)}</summary>
       <ul>
-        {sent.map(({ id, at }) => (
+        {sent.map(({ id, at, mayShow }) => (
           <li key={id}>
             <span>{dayIn(at, words.dayAndTime, language)}</span>
-            <button type="button" onClick={() => void takeBack(id)}>
+            <button type="button" onClick={() => void ask((key) => talk.takeBack(key, id))}>
               {words.takeBack}
             </button>
+            <label>
+              <input type="checkbox" checked={mayShow} onChange={(event) => void ask((key) => talk.mayShow(key, id, event.target.checked))} />
+              {words.mayShow}
+            </label>
           </li>
         ))}
       </ul>

@@ -146,6 +146,7 @@ export const ENGLISH = {
     notSent: 'It could not be sent. Try again.',
     sent: (count: number) => (count === 1 ? 'One picture is with your teacher' : `${count} pictures are with your teacher`),
     takeBack: 'Take it back',
+    mayShow: 'My class may see it, without my name',
     keep: 'Keep this row',
     kept: 'Kept ✓',
     rows: (count: number) => `Your rows so far (${count})`,

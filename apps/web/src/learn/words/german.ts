@@ -139,6 +139,7 @@ export const GERMAN: LearnWords = {
     notSent: 'Es ließ sich nicht schicken. Versuch es noch einmal.',
     sent: (count) => (count === 1 ? 'Ein Bild ist bei deiner Lehrerin' : `${count} Bilder sind bei deiner Lehrerin`),
     takeBack: 'Zurücknehmen',
+    mayShow: 'Die Gruppe darf es sehen, ohne meinen Namen',
     keep: 'Diese Reihe behalten',
     kept: 'Behalten ✓',
     rows: (count) => `Deine Reihen bisher (${count})`,
