@@ -8,6 +8,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { makeServer, type TestServer } from './testing/make-server.ts'
 
 const FILE = 'rain-0000.js'
+const WORKER = 'rain.worker-0000.js'
 let page: string
 let server: TestServer
 beforeAll(async () => {
@@ -15,6 +16,7 @@ beforeAll(async () => {
   mkdirSync(join(page, 'assets'))
   writeFileSync(join(page, 'assets', FILE), 'export const rain = 1\n')
   writeFileSync(join(page, 'assets', `${FILE}.br`), brotliCompressSync('export const rain = 1\n'))
+  writeFileSync(join(page, 'assets', WORKER), '')
   writeFileSync(join(page, 'index.html'), '<title>Lemmata</title>')
   writeFileSync(join(page, 'learn.html'), '<title>Lemmata, this week</title>')
   server = await makeServer('app', page)
@@ -44,7 +46,10 @@ describe('files', () => {
       'public, max-age=31536000, immutable',
       expect.stringContaining('text/javascript'),
     ])
-    expect(small.headers['content-security-policy']).toContain("script-src 'self'")
+    // Of sixty files each line would be several kilobytes on a phone: only a worker has rules of its own.
+    expect(['content-security-policy', 'etag', 'last-modified', 'x-request-id'].filter((one) => one in small.headers)).toEqual([])
+    const worker = await request(server.app).get(`/assets/${WORKER}`)
+    expect(worker.headers['content-security-policy']).toContain("script-src 'self'")
     const plain = await request(server.app).get(`/assets/${FILE}`).set('accept-encoding', 'identity')
     expect([plain.headers['content-encoding'], plain.text]).toEqual([undefined, 'export const rain = 1\n'])
   })

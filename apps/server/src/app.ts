@@ -110,15 +110,18 @@ export function makeApp(settings: AppSettings): Express {
   return app
 }
 
-const briefRules: RequestHandler = (_request, response, next) => {
-  // A worker has the rules of its own file.
-  response.set({ 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'" })
+const briefRules: RequestHandler = ({ path }, response, next) => {
+  response.set('x-content-type-options', 'nosniff').removeHeader('x-request-id')
+  // A worker has the rules of its own file; every other script those of its page.
+  if (WORKER.test(path)) response.set('content-security-policy', "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'")
   next()
 }
+const WORKER = /worker[^/]*\.js$/
 
 /** Files whose names tell their contents: kept for good, and sent as small as they were made when the page was built. */
 function assets(folder: string): RequestHandler {
-  const kept = { immutable: true, maxAge: '1y' } as const
+  // What is kept for good is never asked about again: no mark to ask by.
+  const kept = { immutable: true, maxAge: '1y', etag: false, lastModified: false, acceptRanges: false } as const
   if (!existsSync(folder)) return express.static(folder, kept)
   return expressStaticGzip(folder, { enableBrotli: true, orderPreference: ['br'], serveStatic: kept })
 }

@@ -295,3 +295,31 @@ describe('notes', () => {
     ).toEqual(['By hand.', 'tip'])
   })
 })
+
+describe('what the class is shown, and what it threaded', () => {
+  it('pictures for the class are those that may be seen, without a name', async () => {
+    const picture = (id: string, learner: string, mayShow: boolean) => ({ id, learner, mayShow, exercise: rain, at: '2020-01-03T19:00:00.000Z' })
+    server.learning = { ...server.learning, pictures: [picture('one', 'p1', true), picture('two', 'p2', false)] }
+    await open()
+    fireEvent.click(await screen.findByRole('button', { name: '2 pictures sent' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    const shown = () => dialog.getAllByRole('img', { name: /^A row of/ })
+    expect(shown().map((one) => one.getAttribute('src'))).toEqual(['one', 'two'].map((id) => `/api/classes/g/pictures/${id}`))
+    expect(dialog.getByText('Aino').parentElement?.textContent).toContain('the class may see it')
+    fireEvent.click(dialog.getByRole('switch', { name: 'As the class may see them' }))
+    expect(shown().map((one) => one.getAttribute('src'))).toEqual(['/api/classes/g/pictures/one'])
+    expect([dialog.queryByText('Aino'), shown()[0]?.getAttribute('alt')]).toEqual([null, `A row of A ${nameOf(rain)}`])
+  })
+
+  it('needlefuls stand beside those that are reckoned; nobody counted, it says how', async () => {
+    await open()
+    fireEvent.click(await screen.findByText('Time'))
+    expect(within(await screen.findByRole('region', { name: 'Thread' })).getByText(/^Nobody has counted needlefuls yet/)).toBeTruthy()
+    const hers = [event('n', { kind: 'needlefuls', count: 9 }), event('c', { kind: 'can', can: true, at: '2020-01-04T18:00:00.000Z' })]
+    server.learning = { ...server.learning, events: hers }
+    act(() => void document.dispatchEvent(new Event('visibilitychange')))
+    const row = await screen.findByRole('row', { name: new RegExp(`^A ${nameOf(rain)} \\d+ 9 1 learner$`) })
+    expect(row).toBeTruthy()
+    expect(screen.getByText(/^1 learner counted: this class threads \d+ in a hundred (more|fewer) needlefuls/)).toBeTruthy()
+  })
+})
