@@ -31,6 +31,8 @@ export interface AppSettings extends AccountSettings {
   readonly folder?: string | undefined
   /** Figures of the whole process; left out, of this application alone. */
   readonly registry?: Registry
+  /** Of all processes together, where several serve; left out: of this one. */
+  readonly figures?: () => Promise<string>
 }
 
 const PAGE = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
@@ -71,7 +73,7 @@ export function makeApp(settings: AppSettings): Express {
     response.set('cache-control', 'no-store')
     next()
   })
-  api.use(watchRoutes({ sequelize: settings.sequelize, folder: settings.folder, registry, printing }))
+  api.use(watchRoutes({ sequelize: settings.sequelize, folder: settings.folder, registry, figures: settings.figures ?? (() => registry.metrics()), printing }))
   api.use(openCalendarRoutes())
   api.use(learnerRoutes(settings.sequelize, settings))
   api.use(sessions(settings.sequelize, settings.secret, isHosted))

@@ -4,6 +4,10 @@ import { z } from 'zod'
 const environment = z
   .object({
     NODE_ENV: z.enum(['development', 'production', 'test']).default('production'),
+    /** So many serve side by side: one for each core of a large machine. */
+    PROCESSES: z.coerce.number().int().min(1).max(64).default(1),
+    /** Of those, which this is; set by the one that leads them. */
+    PROCESS: z.string().optional(),
     PORT: z.coerce.number().int().min(0).max(65535).default(4780),
     DATABASE_HOST: z.string().default('127.0.0.1'),
     DATABASE_PORT: z.coerce.number().int().positive(),

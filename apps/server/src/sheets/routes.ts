@@ -6,7 +6,8 @@ import { parseBody } from '../http/parse.ts'
 import { practiceOfClass } from '../learning/index.ts'
 import { documentOf, fileName, findSampler } from '../samplers/index.ts'
 import { readVersion } from '../versions/index.ts'
-import { type BookJob, print, type PrintJob } from './printer.ts'
+import { print } from './print.ts'
+import type { BookJob, PrintJob } from './printer.ts'
 import { tellPrint } from './told-print.ts'
 
 export function sheetRoutes(): Router {

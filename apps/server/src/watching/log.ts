@@ -6,13 +6,23 @@ import { said } from './said.ts'
 /** So large each, and so many beside the one that is written: 60 MB at most. */
 const [SIZE, FILES] = ['10m', 5]
 
-/** `folder`: where it is written; none where all goes to the terminal. */
-export function makeLog(folder: string | undefined, isDevelopment: boolean): Logger {
+/** `folder`: where it is written; none where all goes to the terminal. `process`: of several, which; each rolls files of its own. */
+export function makeLog(folder: string | undefined, isDevelopment: boolean, process?: string): Logger {
   const options = { level: isDevelopment || folder !== undefined ? 'info' : 'warn', base: null, serializers: { err: said } }
   if (folder === undefined) return pino(options)
   const files = pino.transport({
     targets: [
-      { target: 'pino-roll', level: 'info', options: { file: join(folder, 'lemmata'), extension: '.log', size: SIZE, limit: { count: FILES }, mkdir: true } },
+      {
+        target: 'pino-roll',
+        level: 'info',
+        options: {
+          file: join(folder, process === undefined ? 'lemmata' : `lemmata-${process}`),
+          extension: '.log',
+          size: SIZE,
+          limit: { count: FILES },
+          mkdir: true,
+        },
+      },
       { target: 'pino/file', level: 'warn', options: { destination: 1 } },
     ],
   }) as pino.DestinationStream & { readonly on: (event: 'error', heard: () => void) => void }

@@ -11,6 +11,8 @@ export interface WatchSettings {
   /** Where data lies; left out, its disk is not looked at. */
   readonly folder: string | undefined
   readonly registry: Registry
+  /** Its figures; of several processes those of all together. */
+  readonly figures: () => Promise<string>
   readonly printing: () => { readonly making: number; readonly waiting: number }
 }
 
@@ -18,7 +20,7 @@ export interface WatchSettings {
 const LEAST_FREE_BYTES = 300e6
 const WAIT_MS = 5000
 
-export function watchRoutes({ sequelize, folder, registry, printing }: WatchSettings): Router {
+export function watchRoutes({ sequelize, folder, registry, figures, printing }: WatchSettings): Router {
   const routes = Router()
   for (const what of ['making', 'waiting'] as const)
     new Gauge({
@@ -43,7 +45,7 @@ export function watchRoutes({ sequelize, folder, registry, printing }: WatchSett
   // Figures tell how many people work and when: for this machine alone.
   routes.get('/metrics', async (request, response) => {
     if (!/^(::ffff:)?127\.|^::1$/.test(request.ip ?? '')) throw new HttpProblem(404, 'address.none', 'There is nothing at this address. Go back to the shelf.')
-    response.type(registry.contentType).send(await registry.metrics())
+    response.type(registry.contentType).send(await figures())
   })
   return routes
 }
