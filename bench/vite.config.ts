@@ -16,6 +16,7 @@ export default defineConfig({
         learners: 'learners.ts',
         photo: 'photo.ts',
         fuzz: 'fuzz.ts',
+        hostile: 'hostile.ts',
         killed: 'killed.ts',
         teachers: 'teachers.ts',
         'fit-seconds': 'fit-seconds.ts',

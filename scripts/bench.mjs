@@ -6,7 +6,7 @@ import { ensureBuilt, ensureServer } from './lib/build.mjs'
 import { run } from './lib/run.mjs'
 
 /** What is measured on the whole service. */
-const WITH_SERVER = new Set(['fuzz', 'killed', 'learners', 'teachers'])
+const WITH_SERVER = new Set(['fuzz', 'hostile', 'killed', 'learners', 'teachers'])
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 const [name = 'run', ...options] = process.argv.slice(2)

@@ -42,3 +42,16 @@ describe('too much thread', () => {
     ).toBeLessThan(MOST_SEGMENTS.sampler)
   })
 })
+
+it('a shape of a table\u2019s size in rows is refused before a row is drawn, however small the file', () => {
+  const sampler = newSampler('Fields')
+  const disc = 'M 100 1400 A 1300 1300 0 0 1 2700 1400 A 1300 1300 0 0 1 100 1400 Z'
+  const rows = ['split-filling', 'stem-filling', 'chain-filling', 'back-filling']
+  const wide: Sampler = {
+    ...sampler,
+    drawing: { ...sampler.drawing, guides: [{ id: 'disc', guide: { kind: 'shape', path: disc } }] },
+    exercises: rows.map((stitch) => ({ id: stitch, name: stitch, stitch, on: [{ guide: 'disc' }] })),
+  }
+  // Drawn, each would take half a minute and be too much thread then.
+  expect(codes(wide)).toEqual(rows.map((_, index) => `work.placement exercises.${index}`))
+})

@@ -1,5 +1,5 @@
 /** Which placement rule a pass asks for, given what guide it has: the one table that joins the two. */
-import { sum } from '../base/index.ts'
+import { mm, sum } from '../base/index.ts'
 import { insetRegion, type MeasuredPath, measurePath, type Point, ringPath, tightestRadius } from '../geometry/index.ts'
 import { gridPoint, type ReadGuide, type ReadOf } from '../guide/index.ts'
 import type { Compiled } from '../notation/index.ts'
@@ -130,7 +130,10 @@ function alongShape(request: PlaceRequest, place: Along, guide: ShapeGuide): Pla
   const { value } = request
   if (place.rows) {
     const advance = sum(place.steps.map(value))
-    const paths = rowPaths(guide, value(place.rows.spacing), place.rows.follow, advance, SHORTEST_SHARE * advance)
+    const spacing = value(place.rows.spacing)
+    // Counted before a row is drawn: rows upon rows of a table's size take half a minute.
+    if (guide.areaMm2 / (spacing * advance) > MOST_FRAMES) return failed(['rows'], 'place.many-across', { apart: mm(advance), most: MOST_FRAMES })
+    const paths = rowPaths(guide, spacing, place.rows.follow, advance, SHORTEST_SHARE * advance)
     if (paths.length === 0) return failed(['rows'], 'place.no-row')
     return joined(
       paths.map((path) => {
