@@ -81,6 +81,8 @@ export default defineConfig({
   plugins: [react(), woff2(), plainFonts(), besidePage(), brotli()],
   build: {
     chunkSizeWarningLimit: 1400,
+    // Every browser that runs the rest of it fetches modules ahead by itself.
+    modulePreload: { polyfill: false },
     rolldownOptions: {
       // It does not say so of itself: what is not asked of it (cutting by rectangles, triangles) need not be loaded.
       treeshake: { moduleSideEffects: [{ test: /[\\/]clipper2-ts[\\/]/, sideEffects: false }] },

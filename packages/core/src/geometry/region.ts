@@ -2,18 +2,21 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./poisson-disk-sampling.d.ts" />
 /** A region of the cloth: an outline with holes. Chords cut from it, rings within it, spots scattered over it. mm. */
-import { EndType, inflatePathsD, JoinType, ramerDouglasPeuckerD } from 'clipper2-ts'
+import { ClipperOffset, EndType, JoinType } from 'clipper2-ts'
 import PoissonDiskSampling from 'poisson-disk-sampling'
 import { type MeasuredPath, measurePath, placeAt } from './measured-path.ts'
 import { cross, distance, dot, leftOf, type Point, subtract } from './point.ts'
 import { type Chord, extentAlong } from './shape.ts'
+import { thinned } from './thinned.ts'
 import { CORNER_RAD } from './svg-path.ts'
 
 /** The outline first, then its holes; each a list of points, closed whether or not the first is repeated. */
 export type Region = readonly (readonly Point[])[]
 
-/** Decimals of a millimetre that offsetting keeps. */
-const OFFSET_DECIMALS = 4
+/** Of a millimetre that offsetting keeps: a ten-thousandth. */
+const FINE = 10_000
+/** A corner sticks out no farther than so many times what is offset. */
+const MOST_MITER = 2
 /** An inner ring follows its outline to this: a twentieth of the finest thread, and a fifteenth of the points. */
 const THINNED_MM = 0.01
 
@@ -68,12 +71,7 @@ export function shrinkRegion(region: Region, byMm: number): Point[][] {
   const wound = region.map((ring, index) => wind(ring, index === 0))
   if (byMm === 0) return wound.map((ring) => [...ring].reverse())
   return inflated(
-    wound.map((ring) =>
-      ramerDouglasPeuckerD(
-        ring.map(({ x, y }) => ({ x, y })),
-        THINNED_MM,
-      ),
-    ),
+    wound.map((ring) => thinned(ring, THINNED_MM)),
     -byMm,
   )
 }
@@ -87,8 +85,16 @@ export function shrinkRings(rings: readonly (readonly Point[])[], byMm: number):
 }
 
 function inflated(wound: readonly (readonly Point[])[], byMm: number): Point[][] {
-  const paths = wound.map((ring) => ring.map(({ x, y }) => ({ x, y })))
-  return inflatePathsD(paths, byMm, JoinType.Miter, EndType.Polygon, 2, OFFSET_DECIMALS).map((ring) => ring.map(({ x, y }) => ({ x, y })).reverse())
+  const offset = new ClipperOffset(MOST_MITER)
+  // It reckons in whole numbers.
+  offset.addPaths(
+    wound.map((ring) => ring.map(({ x, y }) => ({ x: Math.round(x * FINE), y: Math.round(y * FINE) }))),
+    JoinType.Miter,
+    EndType.Polygon,
+  )
+  const found: { readonly x: number; readonly y: number }[][] = []
+  offset.execute(byMm * FINE, found)
+  return found.map((ring) => ring.map(({ x, y }) => ({ x: x * (1 / FINE), y: y * (1 / FINE) })).reverse())
 }
 
 /** Made smaller by as much as asked, or by as large a part of it as leaves something. */

@@ -2,7 +2,6 @@
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, roleThreads, type WorkedExercise, workSampler } from '@lemmata/core/exercise'
 import { type Asked, askedToday, type Motion, nextAsked, type Quiz, quizOf, rememberedOf } from '@lemmata/core/recall'
-import dayjs from 'dayjs'
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { eventsIn, type Kept } from '../kept.ts'
 
@@ -12,8 +11,12 @@ export interface AskedNow {
   readonly motion: Motion
 }
 
-// The calendar of the class is much for a phone to load.
-const addDays = (day: string, days: number): string => dayjs(day).add(days, 'day').format('YYYY-MM-DD')
+/** The calendar of the class is much for a phone to load. */
+function addDays(day: string, days: number): string {
+  const moment = new Date(`${day}T12:00Z`)
+  moment.setUTCDate(moment.getUTCDate() + days)
+  return moment.toISOString().slice(0, 10)
+}
 
 /** What she remembers, of all that she was asked. */
 export const remembered = (kept: Kept) => (kept.week ? rememberedOf(eventsIn(kept), kept.week.learner.id, addDays) : new Map<string, never>())

@@ -1,7 +1,5 @@
 /** The words of a learner's page, in the language in which her course's steps and sheets come out; before it is known, in her device's. */
-import 'dayjs/locale/de'
 import type { Language } from '@lemmata/core/language'
-import dayjs from 'dayjs'
 import { createContext, useContext } from 'react'
 import { ENGLISH, type LearnWords } from './english.ts'
 import { GERMAN } from './german.ts'
@@ -17,5 +15,23 @@ export const SpokenIn = Spoken.Provider
 export const useLanguage = (): Language => useContext(Spoken)
 export const useWords = (): LearnWords => LEARN_WORDS[useLanguage()]
 
-/** A day as 2027-01-14, written out. */
-export const dayIn = (day: string, format: string, language: Language): string => dayjs(day).locale(language).format(format)
+/** What stands in a format, as the device knows it: no names of months need be loaded. */
+const PARTS = {
+  dddd: { weekday: 'long' },
+  MMMM: { month: 'long' },
+  MMM: { month: 'short' },
+  'HH:mm': { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  D: { day: 'numeric' },
+} as const satisfies Readonly<Record<string, Intl.DateTimeFormatOptions>>
+const LOCALES: Readonly<Record<Language, string>> = { en: 'en-GB', de: 'de' }
+
+/** A day as 2027-01-14, or a moment with its time, written out as the device's own clock has it. */
+export function dayIn(day: string, format: string, language: Language): string {
+  const moment = new Date(day.length > 10 ? day : `${day}T12:00`)
+  return format.replace(/dddd|MMMM|MMM|HH:mm|D/g, (part) => {
+    const options: Intl.DateTimeFormatOptions = PARTS[part as keyof typeof PARTS]
+    const found = new Intl.DateTimeFormat(LOCALES[language], options).format(moment)
+    // A day of the month has a point of its own in some languages; the format has it already.
+    return part === 'D' ? found.replace(/\.$/, '') : found
+  })
+}
