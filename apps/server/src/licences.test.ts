@@ -16,7 +16,7 @@ interface Licences {
   readonly licencesInWords: (root: string) => string
 }
 
-const root = join(import.meta.dirname, '..')
+const root = join(import.meta.dirname, '../../..')
 // A script of built-in modules, without types of its own.
 const { readLock, licencesInWords } = (await import(join(root, 'scripts/lib/licences.mjs'))) as Licences
 const text = (file: string): string => readFileSync(join(root, file), 'utf8')
