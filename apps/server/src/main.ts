@@ -1,4 +1,5 @@
 /** Starts the server: one process that does everything, or several that serve and one that leads them. */
+import { join } from 'node:path'
 import { AggregatorRegistry } from 'prom-client'
 import { readConfig } from './config.ts'
 import { connectDatabase, defineModels } from './database/index.ts'
@@ -6,6 +7,7 @@ import { prepare } from './prepare.ts'
 import { isLed, lead } from './processes/index.ts'
 import { serve } from './serve.ts'
 import { printHere, type PrintJob, stopPrinting } from './sheets/index.ts'
+import { makeLog } from './watching/index.ts'
 
 function fail(sentence: string): never {
   process.stderr.write(`${sentence}\n`)
@@ -30,14 +32,17 @@ function stopWhenTold(parts: readonly (() => Promise<void>)[]): void {
   process.on('disconnect', () => void once())
 }
 
+// Of several processes each rolls files of its own.
+const name = config.PROCESS ?? (config.PROCESSES > 1 ? 'leader' : undefined)
+const log = makeLog(config.DATA_FOLDER && join(config.DATA_FOLDER, 'log'), config.NODE_ENV === 'development', name)
 const sequelize = connectDatabase(config)
 defineModels(sequelize)
 
-if (isLed()) stopWhenTold([serve(config, sequelize, fail)])
+if (isLed()) stopWhenTold([serve(config, { sequelize, log }, fail)])
 else {
-  const { demo, stop: tidied } = await prepare(config, sequelize)
+  const { demo, stop: tidied } = await prepare(config, { sequelize, log })
   const onReady = (port: number): void => void process.send?.({ port, demo })
-  if (config.PROCESSES === 1) stopWhenTold([serve(config, sequelize, fail, onReady), tidied])
+  if (config.PROCESSES === 1) stopWhenTold([serve(config, { sequelize, log }, fail, onReady), tidied])
   else {
     const registry = new AggregatorRegistry()
     const led = lead({

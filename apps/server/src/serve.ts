@@ -1,5 +1,5 @@
 /** One process that answers requests. */
-import { join } from 'node:path'
+import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
 import { AggregatorRegistry, collectDefaultMetrics, Registry } from 'prom-client'
 import { makeApp } from './app.ts'
@@ -7,7 +7,6 @@ import type { Config } from './config.ts'
 import { makePost } from './mail/index.ts'
 import { askLeader, isLed, thrownOf } from './processes/index.ts'
 import { stopPrinting } from './sheets/index.ts'
-import { makeLog } from './watching/index.ts'
 
 /** What is under way has so long to finish. */
 const DRAIN_MS = 15_000
@@ -15,11 +14,10 @@ const DRAIN_MS = 15_000
 /** Answers with what ends it. `fail`: told why it cannot listen. */
 export function serve(
   config: Config,
-  sequelize: Sequelize,
+  { sequelize, log }: { readonly sequelize: Sequelize; readonly log: Logger },
   fail: (sentence: string) => void,
   onReady: (port: number) => void = () => undefined,
 ): () => Promise<void> {
-  const log = makeLog(config.DATA_FOLDER && join(config.DATA_FOLDER, 'log'), config.NODE_ENV === 'development', config.PROCESS)
   const registry = new Registry()
   collectDefaultMetrics({ register: registry })
   const app = makeApp({

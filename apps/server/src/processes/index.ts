@@ -1,4 +1,3 @@
 /** Several processes on one machine that serve together, and the one that leads them. */
 export { askLeader, isLed, thrownOf } from './ask-leader.ts'
-export { type Led, lead } from './lead.ts'
-export type { FromLeader, ToLeader } from './messages.ts'
+export { lead } from './lead.ts'

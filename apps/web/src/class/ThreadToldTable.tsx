@@ -1,5 +1,5 @@
 /** Needlefuls that the class threaded beside those that are reckoned, and whether what a kit has for unpicking is enough. */
-import type { ThreadLearned } from '@lemmata/core/practice'
+import { isSpareEnough, type ThreadLearned } from '@lemmata/core/practice'
 import { counted } from '@lemmata/core/units'
 
 interface Props {
@@ -48,18 +48,15 @@ export function ThreadToldTable({ thread, spareShare, nameOf, letterOf }: Props)
 }
 
 const round = (count: number): string => String(Math.round(count * 2) / 2)
-const inHundred = (share: number): number => Math.round(100 * share)
+const percent = (share: number): string => `${Math.round(100 * share)} %`
 
-/** A kit whose spare thread is just used up is too small: of every two such classes one would run short. */
-const MARGIN = 0.05
-
-function inWords({ times, learners }: ThreadLearned, spareShare: number): string {
+function inWords(thread: ThreadLearned, spareShare: number): string {
+  const { times, learners } = thread
   if (learners === 0) return 'Nobody has counted needlefuls yet: on her own page each learner taps + whenever she threads her needle.'
-  const more = inHundred(times - 1)
-  const took = more === 0 ? 'as many needlefuls as are reckoned' : `${Math.abs(more)} in a hundred ${more > 0 ? 'more' : 'fewer'} needlefuls than are reckoned`
-  const kit = `A kit has ${inHundred(spareShare)} in a hundred more for unpicking`
-  const isEnough = times - 1 <= spareShare - MARGIN
-  return `${counted(learners, 'learner')} counted: this class threads ${took}, drawn toward what is reckoned as if three more had taken just that. ${kit}: ${
-    isEnough ? 'that is enough.' : 'that is little. Cut more of the colours that are used most.'
-  }`
+  const more = times - 1
+  const took =
+    Math.abs(more) < 0.005 ? 'as many needlefuls as are reckoned' : `${percent(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} needlefuls than are reckoned`
+  return `${counted(learners, 'learner')} counted: this class threads ${took}, drawn toward what is reckoned as if three more had taken just that. A kit has ${percent(
+    spareShare,
+  )} more for unpicking: ${isSpareEnough(thread, spareShare) ? 'that is enough.' : 'that is little. Cut more of the colours that are used most.'}`
 }

@@ -320,6 +320,6 @@ describe('what the class is shown, and what it threaded', () => {
     act(() => void document.dispatchEvent(new Event('visibilitychange')))
     const row = await screen.findByRole('row', { name: new RegExp(`^A ${nameOf(rain)} \\d+ 9 1 learner$`) })
     expect(row).toBeTruthy()
-    expect(screen.getByText(/^1 learner counted: this class threads \d+ in a hundred (more|fewer) needlefuls/)).toBeTruthy()
+    expect(screen.getByText(/^1 learner counted: this class threads \d+ % (more|fewer) needlefuls/)).toBeTruthy()
   })
 })

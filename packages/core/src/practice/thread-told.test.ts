@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { ExercisePractice, LearnerPractice, PracticeEvent } from './index.ts'
-import { practiceOf, threadTold, UNTOUCHED } from './index.ts'
+import { isSpareEnough, practiceOf, threadTold, UNTOUCHED } from './index.ts'
 
 const practice = (of: Record<string, Partial<ExercisePractice>>): LearnerPractice => ({
   exercises: new Map(Object.entries(of).map(([id, one]) => [id, { ...UNTOUCHED, state: 'can', ...one }])),
@@ -40,4 +40,8 @@ it('counted up, and down where one was told by mistake; never below none; a need
   const after = (...events: PracticeEvent[]) => practiceOf(events, 'ada').exercises.get('rain')
   expect(after(tell('a', 1, 1), tell('b', 2, 1), tell('c', 3, -1), tell('b', 2, 1))).toMatchObject({ needlefuls: 1, state: 'practising' })
   expect(after(tell('a', 1, -1), tell('b', 2, 1))).toMatchObject({ needlefuls: 1 })
+})
+
+it('spare thread is enough while a twentieth of what is reckoned stays over', () => {
+  expect([1, 1.2, 1.29, 1.31, 1.5].map((times) => isSpareEnough({ times }, 0.35))).toEqual([true, true, true, false, false])
 })

@@ -1,6 +1,6 @@
 /** Needlefuls as they were threaded beside those that are reckoned, and whether what a kit has for unpicking is enough. */
 import type { ExerciseId } from '../base/index.ts'
-import { type Learned, learnedRatios } from './learned.ts'
+import { learnedRatios } from './learned.ts'
 import { type Quarters, quartersOf } from './quarters.ts'
 import type { LearnerPractice } from './types.ts'
 
@@ -18,9 +18,15 @@ export interface ThreadLearned {
   readonly learners: number
 }
 
+/** A kit whose spare thread is just used up by a class is too small for half of it: so much stays over, of what is reckoned. */
+const STAYS_OVER = 0.05
+
+/** `spareShare`: added to a kit for unpicking, of what is reckoned. */
+export const isSpareEnough = ({ times }: Pick<ThreadLearned, 'times'>, spareShare: number): boolean => times - 1 <= spareShare - STAYS_OVER
+
 /** `reckoned`: needlefuls of an exercise in all its colours; 0 where it is not known. */
 export function threadTold(practices: readonly LearnerPractice[], exercises: readonly ExerciseId[], reckoned: (exercise: ExerciseId) => number): ThreadLearned {
-  const { pace: times, learners }: Pick<Learned, 'pace' | 'learners'> = learnedRatios(practices, reckoned, (hers) => hers.needlefuls)
+  const { pace: times, learners } = learnedRatios(practices, reckoned, (hers) => hers.needlefuls)
   return {
     times,
     learners,
