@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { type Exercise, newSampler, type Sampler } from '@lemmata/core/sampler'
-import { ask, type Session, signIn } from './asked.ts'
+import { ask, signIn, signUp } from './asked.ts'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 type Guide = Sampler['drawing']['guides'][number]['guide']
@@ -18,7 +18,7 @@ const round = (count: number, radius: number, at = 0): string =>
     const turn = (2 * Math.PI * index) / count
     return `${index === 0 ? 'M' : 'L'} ${(1400 + radius * Math.cos(turn) + at).toFixed(2)} ${(1400 + radius * Math.sin(turn)).toFixed(2)}`
   }).join(' ')} Z`
-/** Every seventh of its points joined: it crosses itself as often as it can. */
+/** Each point joined to one nearly opposite: it crosses itself as often as it can. */
 const star = (count: number): string =>
   `${times(count, (index) => {
     const turn = (2 * Math.PI * index * (count / 2 - 1)) / count
@@ -75,25 +75,9 @@ const say = (what: string, figure: string): void => void process.stdout.write(`$
 const memoryMb = (): number => Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${service.processes().server}/status`, 'utf8'))?.[1] ?? 0) / 1024)
 const p99 = (all: readonly number[]): number => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(0.99 * all.length))] ?? 0
 
-async function newTeacher(api: string): Promise<Session> {
-  const first = await fetch(`${api}/session`)
-  const cookie = (answer: Response): string =>
-    answer.headers
-      .getSetCookie()
-      .map((each) => each.split(';')[0])
-      .join('; ')
-  const { csrf } = (await first.json()) as { csrf: string }
-  const made = await fetch(`${api}/accounts`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie: cookie(first) },
-    body: JSON.stringify({ email: `hail-${process.pid}@example.org`, name: 'Hail', password: 'rain on the window' }),
-  })
-  return { cookie: cookie(made) || cookie(first), csrf: ((await made.json()) as { csrf: string }).csrf }
-}
-
 try {
   const api = `${service.address}/api`
-  const [usual, hostile] = [await signIn(api), await newTeacher(api)]
+  const [usual, hostile] = [await signIn(api), await signUp(api, `hail-${process.pid}@example.org`)]
   const [desk] = await ask<readonly { readonly id: string }[]>(api, usual, 'GET', '/samplers')
   const copy = await ask<{ readonly id: string; revision: number }>(api, usual, 'POST', `/samplers/${desk?.id ?? ''}/copy`, {})
   const waits = { edit: [] as number[], print: [] as number[] }

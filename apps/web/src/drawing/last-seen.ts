@@ -3,6 +3,7 @@
  * for the account that saw it, and forgotten when that signs out.
  */
 import type { SessionAnswer } from '@lemmata/contract'
+import { keepIn, openStore } from './browser-store.ts'
 
 const STORE = 'lemmata-last-seen'
 const PLACE = 'x-place'
@@ -23,15 +24,8 @@ const placeIn = ({ left, top, width, height }: Box): readonly number[] => [left,
 
 const addressOf = (teacher: string, sampler: string): string => `/last-seen/${encodeURIComponent(teacher)}/${encodeURIComponent(sampler)}`
 
-/** Browsers have it only for pages that came by a safe way; elsewhere nothing is kept. */
-const open = async (): Promise<Cache | null> => (typeof caches === 'undefined' ? null : caches.open(STORE).catch(() => null))
-
 export async function keepLastSeen(teacher: string, sampler: string, picture: Blob, box: Box): Promise<void> {
-  const store = await open()
-  // A full disk is no fault of the work: next time one waits a moment longer.
-  await store?.put(addressOf(teacher, sampler), new Response(picture, { headers: { [PLACE]: placeIn(box).join(' ') } })).catch(() => undefined)
-  // In the order in which they were kept.
-  for (const old of ((await store?.keys()) ?? []).slice(0, -MOST_KEPT)) await store?.delete(old)
+  await keepIn(STORE, addressOf(teacher, sampler), new Response(picture, { headers: { [PLACE]: placeIn(box).join(' ') } }), MOST_KEPT)
 }
 
 export async function forgetLastSeen(): Promise<void> {
@@ -46,7 +40,7 @@ let isLate = false
 /** Before anything else of the page runs; whose picture it is the server must say. */
 export async function showLastSeen(path: string): Promise<void> {
   const id = /^\/samplers\/([\w-]{1,64})\/cloth$/.exec(path)?.[1]
-  const store = id === undefined ? null : await open()
+  const store = id === undefined ? null : await openStore(STORE)
   if (!store || id === undefined) return
   const answer = await fetch('/api/session').catch(() => null)
   const teacher = answer?.ok ? ((await answer.json()) as SessionAnswer).teacher : null

@@ -5,6 +5,7 @@
 import type { Result } from '@lemmata/core/base'
 import { z } from 'zod'
 import { digestOf } from '../compute/digest-of.ts'
+import { keepIn, openStore } from '../drawing/browser-store.ts'
 import { PICTURE_TYPE, type WallFacts, type WallPicture } from './wall-picture.ts'
 
 const STORE = 'lemmata-wall'
@@ -15,8 +16,6 @@ const LENGTH_BYTES = 4
 
 const head = z.array(z.object({ id: z.string(), bytes: z.number().int().nonnegative().nullable(), facts: z.custom<Result<WallFacts>>((facts) => !!facts) }))
 
-const open = async (): Promise<Cache | null> => (typeof caches === 'undefined' ? null : caches.open(STORE).catch(() => null))
-
 /** Under which a wall is kept: another program may work it otherwise. Null: nothing is kept here. */
 export async function wallKey(program: string | null, ...from: readonly unknown[]): Promise<string | null> {
   const digest = program === null ? null : await digestOf(program, ...from)
@@ -26,7 +25,7 @@ export async function wallKey(program: string | null, ...from: readonly unknown[
 /** Nothing where it was not kept, or not whole. */
 export async function wallKept(key: string): Promise<ReadonlyMap<string, WallPicture>> {
   try {
-    const file = await (await (await open())?.match(key))?.blob()
+    const file = await (await (await openStore(STORE))?.match(key))?.blob()
     if (!file) return new Map()
     const length = new DataView(await file.slice(0, LENGTH_BYTES).arrayBuffer()).getUint32(0)
     let from = LENGTH_BYTES + length
@@ -48,9 +47,5 @@ export async function keepWall(key: string, pictures: ReadonlyMap<string, WallPi
   const length = new DataView(new ArrayBuffer(LENGTH_BYTES))
   length.setUint32(0, words.byteLength)
   const file = new Blob([length.buffer, words, ...[...pictures.values()].flatMap(({ picture }) => picture ?? [])])
-  const store = await open()
-  // A full disk is no fault of the work: it will be painted again.
-  await store?.put(key, new Response(file)).catch(() => undefined)
-  // In the order in which they were kept.
-  for (const old of ((await store?.keys()) ?? []).slice(0, -MOST_KEPT)) await store?.delete(old)
+  await keepIn(STORE, key, new Response(file), MOST_KEPT)
 }
