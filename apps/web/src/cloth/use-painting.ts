@@ -9,6 +9,8 @@ import type { View } from './view.ts'
 /** Painted beyond the box on each side, a share of its size, so that a pan does not bare the table. */
 const MARGIN = 0.18
 const BUDGET_MS = 9
+/** Before all of it has been seen once there is little else to do with it. */
+const OPENING_MS = 26
 /** While something is carried over the cloth, its frames come first. */
 const BUSY_MS = 3
 const REST_MS = 70
@@ -35,8 +37,9 @@ export function usePainting(
   busy: boolean,
   onWhole: (canvas: HTMLCanvasElement) => void,
 ): void {
+  const opened = useRef(false)
   const budget = useRef(BUDGET_MS)
-  budget.current = busy ? BUSY_MS : BUDGET_MS
+  budget.current = busy ? BUSY_MS : opened.current ? BUDGET_MS : OPENING_MS
   const shown = useRef<Painted | null>(null)
   const running = useRef<Running | null>(null)
   const frame = useRef(0)
@@ -87,6 +90,7 @@ export function usePainting(
       if (next.current) next.current()
       else {
         canvas.dataset.painted = 'whole'
+        opened.current ||= now.painted.scene.done.length > 0
         onWhole(canvas)
       }
     }

@@ -1,7 +1,7 @@
-/** What comes in quick succession is shown together: the first at once, the rest a few times a second, the last at once. */
+/** What comes in quick succession is shown together: the first at once, the rest now and then, the last at once. */
 
-/** Longer than a picture takes to be painted anew. */
-const TOGETHER_MS = 350
+/** Long beside what it takes to show it: shown more often, all of it is there later. */
+const TOGETHER_MS = 700
 
 export interface ShownTogether {
   /** Something new is there. */

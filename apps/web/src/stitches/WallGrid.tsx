@@ -1,21 +1,7 @@
 /** The wall in its families. One Tab stop; arrows go from swatch to swatch, letters find one by its name, T teaches it. */
 import type { StitchDocument } from '@lemmata/core/notation'
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
-
-export interface Family {
-  readonly name: string
-  readonly documents: readonly StitchDocument[]
-}
-
-/** In the order in which the library has them; those without a family last. */
-export function familiesOf(documents: readonly StitchDocument[]): readonly Family[] {
-  const byName = new Map<string, StitchDocument[]>()
-  for (const document of documents) {
-    const name = document.family ?? 'others'
-    byName.set(name, [...(byName.get(name) ?? []), document])
-  }
-  return [...byName].map(([name, list]) => ({ name, documents: list }))
-}
+import type { Family } from './families.ts'
 
 interface GridProps {
   readonly families: readonly Family[]

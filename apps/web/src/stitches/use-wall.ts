@@ -8,6 +8,7 @@ import { showTogether } from '../compute/shown-together.ts'
 import { whileQuiet } from '../compute/while-quiet.ts'
 import { PROGRAM } from '../compute/started.ts'
 import { paintWall as askForWall } from '../compute/workers.ts'
+import { familiesOf } from './families.ts'
 import { keepWall, wallKept, wallKey } from './kept-wall.ts'
 import type { WallLook, WallPicture } from './wall-picture.ts'
 
@@ -32,7 +33,11 @@ let remembered: (WallOf & { readonly pictures: ReadonlyMap<string, WallPicture> 
 export function useWallOf(sampler: Sampler, own: readonly StitchDocument[], side: 'front' | 'back'): WallOf {
   const { stitches, cloth, threads, brief } = sampler
   const { level, waysOfWorking, hardFor, language } = brief
-  const documents = useMemo(() => allStitches([...stitches, ...own.filter((one) => !stitches.some((other) => other.id === one.id))]), [stitches, own])
+  // As they hang: what is seen first is painted first.
+  const documents = useMemo(() => {
+    const all = allStitches([...stitches, ...own.filter((one) => !stitches.some((other) => other.id === one.id))])
+    return familiesOf(all).flatMap((family) => family.documents)
+  }, [stitches, own])
   const around = useMemo<Surroundings>(
     () => ({ brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches: [...stitches, ...own] }),
     [level, waysOfWorking, hardFor, language, cloth, threads, stitches, own],
