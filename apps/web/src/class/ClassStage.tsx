@@ -1,7 +1,6 @@
 /** The class: who is how far with what, who came, how long they practised, what each does next, and what was asked. */
 import { courseOnDates } from '@lemmata/core/calendar'
 import { needlefulsOf } from '@lemmata/core/exercise'
-import { UNPICKED } from '@lemmata/core/kit'
 import { learnedFrom, lessonNow, minutesTold, practiceOf, threadTold, whatNext } from '@lemmata/core/practice'
 import { teachingOrder } from '@lemmata/core/sampler'
 import { letterOf } from '@lemmata/core/sheets'
@@ -175,9 +174,7 @@ export function ClassStage() {
               <MinutesChart rows={told} letterOf={(one) => letters.get(one) ?? ''} nameOf={nameOf} heightPx={240} />
             </Suspense>
           )}
-          {!isEmpty && view === 'time' && (
-            <ThreadToldTable {...{ thread, nameOf }} spareShare={UNPICKED[sampler.brief.level]} letterOf={(one) => letters.get(one) ?? ''} />
-          )}
+          {!isEmpty && view === 'time' && <ThreadToldTable {...{ thread, nameOf }} brief={sampler.brief} letterOf={(one) => letters.get(one) ?? ''} />}
           {!isEmpty && view !== 'notes' && (
             <p className="why stage-note">
               Told by learners on their own pages, and marked here: Enter opens a cell, Space marks that she can do it. A share is how much lengths vary in her

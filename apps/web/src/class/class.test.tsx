@@ -311,8 +311,8 @@ describe('what the class is shown, and what it threaded', () => {
     expect([dialog.queryByText('Aino'), shown()[0]?.getAttribute('alt')]).toEqual([null, `A row of A ${nameOf(rain)}`])
   })
 
-  it('needlefuls stand beside those that are reckoned; nobody counted, it says how', async () => {
-    await open()
+  it('needlefuls stand beside those that are reckoned; nobody counted, it says how; kits are cut by it, and not', async () => {
+    const page = await open()
     fireEvent.click(await screen.findByText('Time'))
     expect(within(await screen.findByRole('region', { name: 'Thread' })).getByText(/^Nobody has counted needlefuls yet/)).toBeTruthy()
     const hers = [event('n', { kind: 'needlefuls', count: 9 }), event('c', { kind: 'can', can: true, at: '2020-01-04T18:00:00.000Z' })]
@@ -321,5 +321,11 @@ describe('what the class is shown, and what it threaded', () => {
     const row = await screen.findByRole('row', { name: new RegExp(`^A ${nameOf(rain)} \\d+ 9 1 learner$`) })
     expect(row).toBeTruthy()
     expect(screen.getByText(/^1 learner counted: this class threads \d+ % (more|fewer) needlefuls/)).toBeTruthy()
+    const { unpicked: before } = page.document().brief
+    fireEvent.click(screen.getByRole('button', { name: /^Cut kits with \d+ % more, as this class threads$/ }))
+    expect(page.document().brief.unpicked).toMatchObject({ learners: 1 })
+    expect(screen.queryByRole('button', { name: /^Cut kits/ })).toBe(null)
+    fireEvent.click(screen.getByRole('button', { name: /^\d+ % again, usual for/ }))
+    expect([before, page.document().brief.unpicked]).toEqual([undefined, undefined])
   })
 })

@@ -101,7 +101,7 @@ function Kits({ id, sampler, kit, stores }: KitsProps) {
         <p className="kit-paper-title">
           {sampler.name}: {kitsInWords(kit)}
         </p>
-        {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} stores={stores} />}
+        {view === 'Thread' && <ThreadToCut kit={kit} ticks={ticks} next={next} stores={stores} brief={sampler.brief} />}
         {view === 'Cloth' && <ClothToCut sampler={sampler} kit={kit} ticks={ticks} />}
         {view === 'Needles and tools' && <NeedlesAndTools sampler={sampler} kit={kit} tools={tools} />}
         {view === 'Pack' && <PackTable sampler={sampler} kit={kit} ticks={ticks} next={next} />}

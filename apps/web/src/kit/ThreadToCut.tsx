@@ -1,6 +1,7 @@
 /** A colour after the other: how many lengths are cut, how they are parted, and a box for every kit that has its threads. */
 import { cutInWords, type ColourToCut, type Kit, kitRanges, lengthsOfKits, mmOf, PARTING, partInWords, putUpsInWords } from '@lemmata/core/kit'
 import { nameThread } from '@lemmata/core/materials'
+import type { Brief } from '@lemmata/core/sampler'
 import { storedThreads, type Stores } from '@lemmata/core/stores'
 import { formatThread } from '@lemmata/core/units'
 import { useEffect, useRef } from 'react'
@@ -8,6 +9,7 @@ import { Spool } from '../thread/fields.tsx'
 import { LeftOver } from './LeftOver.tsx'
 import { KitBox } from './KitBox.tsx'
 import { numbersOf, ticksOfColour } from './ticks.ts'
+import { unpickedInWords } from './unpicked-words.ts'
 import type { TickList } from './use-ticks.ts'
 
 interface Props {
@@ -15,9 +17,10 @@ interface Props {
   readonly ticks: TickList
   readonly next: string | null
   readonly stores: Stores
+  readonly brief: Brief
 }
 
-export function ThreadToCut({ kit, ticks, next, stores }: Props) {
+export function ThreadToCut({ kit, ticks, next, stores, brief }: Props) {
   const lengths = [...new Set(kit.colours.flatMap((one) => one.lengths.map((length) => length.lengthMm)))]
   return (
     <>
@@ -27,7 +30,7 @@ export function ThreadToCut({ kit, ticks, next, stores }: Props) {
         ) : (
           <strong>Lengths differ: read each line.</strong>
         )}{' '}
-        Tick a kit when its threads are in its bag. Scissors closed when they are put down.
+        {unpickedInWords(brief)} Tick a kit when its threads are in its bag. Scissors closed when they are put down.
       </p>
       <details className="kit-parting">
         <summary>Parting strands, threading the needle</summary>

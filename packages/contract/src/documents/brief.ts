@@ -72,4 +72,5 @@ export const brief = z.object({
   marking: marking.optional(),
   cutting: cutting.optional(),
   language: z.enum(['en', 'de']).optional(),
+  unpicked: z.object({ share: z.number().min(0).max(2), learners: z.number().int().min(1).max(100_000), on: isoDate }).optional(),
 })

@@ -28,6 +28,7 @@ const briefChange = z.strictObject({
   marking: brief.shape.marking,
   cutting: brief.shape.cutting,
   language: brief.shape.language,
+  unpicked: brief.shape.unpicked,
   waysOfWorking: overruledWays.optional(),
   wishes: wishes.optional(),
   hardFor: hardFor.optional(),
@@ -46,7 +47,7 @@ const SCHEMAS = {
   'change-brief': z.object({
     kind: z.literal('change-brief'),
     set: briefChange,
-    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking', 'cutting', 'language'),
+    clear: keysOf('startDate', 'everyDays', 'skipDates', 'purpose', 'wishes', 'hardFor', 'lessons', 'marking', 'cutting', 'language', 'unpicked'),
   }),
   'change-cloth': z.object({ kind: z.literal('change-cloth'), set: partial(cloth), clear: keysOf('threadsPerCm', 'thicknessMm') }),
   'change-exercise': z.object({

@@ -8,5 +8,5 @@ export { type ColourToCut, colourToCut, type Kit, type NeedleForKit, planKit } f
 export { type OwnBag, type OwnBags, ownBags, type ThreadsOfBag } from './own-bags.ts'
 export { cardInWords, cutInWords, partingInWords, partInWords, putUpsInWords } from './in-words.ts'
 export { hoopInWords, shoppingList, type ToBuy } from './shopping.ts'
-export { type KitThread, type Needlefuls, threadsForKit, UNPICKED } from './thread-for-kit.ts'
+export { type KitThread, type Needlefuls, threadsForKit, unpickedShare } from './thread-for-kit.ts'
 export { CAUTIONS, type KitTool, PARTING, toolsFor } from './tools.ts'

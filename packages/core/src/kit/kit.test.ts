@@ -4,7 +4,7 @@ import { surroundingsOf } from '../assign/index.ts'
 import { workExercise, type WorkedExercise } from '../exercise/index.ts'
 import { layExercises, newSampler, type Exercise, type Sampler } from '../sampler/index.ts'
 import { sentenceOf } from '../testing/index.ts'
-import { type Bundles, cutPutUps, fewestLengths, partStrands, planKit, threadsForKit, UNPICKED } from './index.ts'
+import { type Bundles, cutPutUps, fewestLengths, partStrands, planKit, threadsForKit, unpickedShare } from './index.ts'
 
 const SKEIN_MM = 8000
 
@@ -175,16 +175,26 @@ describe('the kit of a class', () => {
       const cutForAll = lengths.reduce((sum, { bundles }) => sum + bundles.reduce((total, bundle) => total + bundle.count, 0), 0)
       expect(cutForAll).toBe(11 * inEach)
       const worked = one.needlefuls.reduce((sum, needleful) => sum + needleful.count, 0)
-      expect(inEach).toBe(worked + Math.ceil(UNPICKED.improver * worked))
+      expect(inEach).toBe(worked + Math.ceil(unpickedShare({ level: 'improver' }) * worked))
     }
     expect(kit.threadsOnCard).toBe(kit.colours.reduce((sum, one) => sum + one.kit.cut.reduce((total, cut) => total + cut.count, 0), 0))
     // A piece for each kit and the teacher's own.
     expect(kit.cloth.count).toBe(12)
   })
 
+  it('has for unpicking what a class told of, where it did: a quarter of eight needlefuls is two', () => {
+    const { sampler, done } = course()
+    const told = { ...sampler, brief: { ...sampler.brief, unpicked: { share: 0.25, learners: 9, on: '2026-11-12' } } }
+    for (const { kit } of planKit(told, done).colours) {
+      const worked = kit.needlefuls.reduce((sum, needleful) => sum + needleful.count, 0)
+      expect(kit.spare).toBe(Math.ceil(worked / 4))
+    }
+    expect([unpickedShare({ level: 'beginner' }), unpickedShare(told.brief)]).toEqual([0.35, 0.25])
+  })
+
   it('counts needlefuls by role as they are worked, and none is longer than what is cut less its tails', () => {
     const { done } = course()
-    const all = threadsForKit(done, 'experienced').flatMap((one) => one.needlefuls)
+    const all = threadsForKit(done, { level: 'experienced' }).flatMap((one) => one.needlefuls)
     for (const one of done)
       for (const { role, thread, use, needlefulMm, strands } of one.threads) {
         const found = all.find((needleful) => needleful.exercise === one.exercise.id && needleful.role === role && needleful.strands === strands.value)

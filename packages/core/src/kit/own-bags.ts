@@ -51,7 +51,7 @@ const keyOf = ({ thread, strands, lengthMm }: Omit<ThreadsOfBag, 'count' | 'kind
 function threadsOf(sampler: Sampler, done: readonly WorkedExercise[]): ByCut {
   const order = teachingOrder(sampler).map((one) => one.id)
   const taught = [...done].sort((a, b) => order.indexOf(a.exercise.id) - order.indexOf(b.exercise.id))
-  return gathered(threadsForKit(taught, sampler.brief.level).flatMap(({ thread, kind, cut }) => cut.map((one) => ({ thread, kind, ...one }))))
+  return gathered(threadsForKit(taught, sampler.brief).flatMap(({ thread, kind, cut }) => cut.map((one) => ({ thread, kind, ...one }))))
 }
 
 function gathered(all: readonly ThreadsOfBag[]): ByCut {

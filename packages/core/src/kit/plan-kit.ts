@@ -48,12 +48,12 @@ const OPENED = ['needle.plunges-opened', 'needle.cloth']
 
 /** `done`: of every exercise, in any order. */
 export function planKit(sampler: Sampler, done: readonly WorkedExercise[]): Kit {
-  const { learners, leftHanded, level, marking } = sampler.brief
+  const { learners, leftHanded, marking } = sampler.brief
   const spares = sparesFor(sampler.brief)
   const kits = learners + spares
   const order = teachingOrder(sampler).map((one) => one.id)
   const taught = [...done].sort((a, b) => order.indexOf(a.exercise.id) - order.indexOf(b.exercise.id))
-  const colours = threadsForKit(taught, level).map((kit) => colourToCut(kit, kits))
+  const colours = threadsForKit(taught, sampler.brief).map((kit) => colourToCut(kit, kits))
   const method = marking?.method === undefined ? null : findMarkMethod(marking.method)
   return {
     learners,

@@ -3,7 +3,7 @@ import type { ExerciseId } from '../base/index.ts'
 import type { WorkedExercise } from '../exercise/index.ts'
 import type { ThreadKind } from '../materials/index.ts'
 import type { ThreadRole } from '../notation/index.ts'
-import type { Level, SamplerThread } from '../sampler/index.ts'
+import type { Brief, Level, SamplerThread } from '../sampler/index.ts'
 
 /** Needlefuls of one exercise in one colour, as they are cut. */
 export interface Needlefuls {
@@ -25,11 +25,14 @@ export interface KitThread {
   readonly cut: readonly { readonly lengthMm: number; readonly strands: number; readonly count: number }[]
 }
 
-/** Thread that is unpicked and lost, of what is worked: judgement. */
-export const UNPICKED: Readonly<Record<Level, number>> = { experienced: 0.1, improver: 0.2, beginner: 0.35 }
+/** Thread that is unpicked and lost, of what is worked: judgement, where no class has told of it. */
+const UNPICKED: Readonly<Record<Level, number>> = { experienced: 0.1, improver: 0.2, beginner: 0.35 }
+
+/** What a kit has for unpicking, of what is worked. */
+export const unpickedShare = ({ level, unpicked }: Pick<Brief, 'level' | 'unpicked'>): number => unpicked?.share ?? UNPICKED[level]
 
 /** `done` in the order of teaching; a thread stands where it is first used. */
-export function threadsForKit(done: readonly WorkedExercise[], level: Level): readonly KitThread[] {
+export function threadsForKit(done: readonly WorkedExercise[], brief: Pick<Brief, 'level' | 'unpicked'>): readonly KitThread[] {
   const found = new Map<string, { thread: SamplerThread; kind: ThreadKind; needlefuls: Needlefuls[] }>()
   for (const { exercise, threads } of done)
     for (const { thread, kind, role, strands, needlefulMm, use } of threads) {
@@ -37,7 +40,7 @@ export function threadsForKit(done: readonly WorkedExercise[], level: Level): re
       one.needlefuls.push({ exercise: exercise.id, role, strands: strands.value, lengthMm: needlefulMm, count: use.needlefuls })
       found.set(thread.id, one)
     }
-  return [...found.values()].map((one) => withSpare(one, UNPICKED[level]))
+  return [...found.values()].map((one) => withSpare(one, unpickedShare(brief)))
 }
 
 function withSpare(

@@ -2,7 +2,7 @@
 export { type Learned, learnedFrom, type LearnedMinutes } from './learned.ts'
 export { minutesTold, type MinutesTold } from './minutes-told.ts'
 export { type Quarters } from './quarters.ts'
-export { isSpareEnough, type ThreadLearned, type ThreadTold, threadTold } from './thread-told.ts'
+export { isSpareEnough, type ThreadLearned, type ThreadTold, threadTold, unpickedLearned } from './thread-told.ts'
 export { leaveOutLearned, takeOver, timesLearned } from './take-over.ts'
 export { type NotebookRow, notebookOf } from './notebook.ts'
 export { inOrder, practiceOf, UNTOUCHED } from './practice-of.ts'

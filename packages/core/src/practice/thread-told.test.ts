@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { ExercisePractice, LearnerPractice, PracticeEvent } from './index.ts'
-import { isSpareEnough, practiceOf, threadTold, UNTOUCHED } from './index.ts'
+import { isSpareEnough, practiceOf, threadTold, unpickedLearned, UNTOUCHED } from './index.ts'
 
 const practice = (of: Record<string, Partial<ExercisePractice>>): LearnerPractice => ({
   exercises: new Map(Object.entries(of).map(([id, one]) => [id, { ...UNTOUCHED, state: 'can', ...one }])),
@@ -44,4 +44,12 @@ it('counted up, and down where one was told by mistake; never below none; a need
 
 it('spare thread is enough while a twentieth of what is reckoned stays over', () => {
   expect([1, 1.2, 1.29, 1.31, 1.5].map((times) => isSpareEnough({ times }, 0.35))).toEqual([true, true, true, false, false])
+})
+
+it('kits cut by a class have what it lost and a twentieth over, which is enough; where nobody counted nothing is learned', () => {
+  const by = (times: number) => unpickedLearned({ times, learners: 9 }, '2026-11-12')
+  expect([0.8, 1, 1.1, 1.225, 9].map((times) => by(times)?.share)).toEqual([0.05, 0.05, 0.15, 0.28, 2])
+  for (const times of [0.8, 1, 1.1, 1.225, 1.37]) expect(isSpareEnough({ times }, by(times)?.share ?? 0), `${times}`).toBe(true)
+  expect(by(1.1)).toEqual({ share: 0.15, learners: 9, on: '2026-11-12' })
+  expect(unpickedLearned({ times: 1, learners: 0 }, '2026-11-12')).toBe(null)
 })

@@ -1,6 +1,7 @@
 /** Needlefuls as they were threaded beside those that are reckoned, and whether what a kit has for unpicking is enough. */
 import type { ExerciseId } from '../base/index.ts'
 import { learnedRatios } from './learned.ts'
+import type { LearnedUnpicking } from '../sampler/index.ts'
 import { type Quarters, quartersOf } from './quarters.ts'
 import type { LearnerPractice } from './types.ts'
 
@@ -21,8 +22,20 @@ export interface ThreadLearned {
 /** A kit whose spare thread is just used up by a class is too small for half of it: so much stays over, of what is reckoned. */
 const STAYS_OVER = 0.05
 
+/** Even with those who never unpick a needleful is lost now and then, of what is reckoned: judgement. */
+const LEAST_SPARE = 0.05
+const MOST_SPARE = 2
+
+/** What kits have for unpicking when they are cut by this class, in whole hundredths; nothing where nobody counted. */
+export function unpickedLearned({ times, learners }: Pick<ThreadLearned, 'times' | 'learners'>, on: string): LearnedUnpicking | null {
+  if (learners === 0) return null
+  const share = Math.min(MOST_SPARE, Math.max(LEAST_SPARE, times - 1 + STAYS_OVER))
+  // What comes to a whole hundredth but for a machine's rounding is not the next.
+  return { share: Math.ceil(100 * share - 1e-9) / 100, learners, on }
+}
+
 /** `spareShare`: added to a kit for unpicking, of what is reckoned. */
-export const isSpareEnough = ({ times }: Pick<ThreadLearned, 'times'>, spareShare: number): boolean => times - 1 <= spareShare - STAYS_OVER
+export const isSpareEnough = ({ times }: Pick<ThreadLearned, 'times'>, spareShare: number): boolean => times - 1 <= spareShare - STAYS_OVER + 1e-9
 
 /** `reckoned`: needlefuls of an exercise in all its colours; 0 where it is not known. */
 export function threadTold(practices: readonly LearnerPractice[], exercises: readonly ExerciseId[], reckoned: (exercise: ExerciseId) => number): ThreadLearned {

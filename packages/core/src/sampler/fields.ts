@@ -50,4 +50,5 @@ export const BRIEF_FIELDS = fieldOrder<Brief>({
   marking: 14,
   cutting: 15,
   language: 16,
+  unpicked: 17,
 })

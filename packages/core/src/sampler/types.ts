@@ -48,6 +48,16 @@ export interface Brief {
   readonly cutting?: Cutting | undefined
   /** Of steps, names and sheets; English where it is not said. */
   readonly language?: Language | undefined
+  /** What classes unpicked and lost, where kits are cut by it. */
+  readonly unpicked?: LearnedUnpicking | undefined
+}
+
+export interface LearnedUnpicking {
+  /** Added to what is worked, 0 to 2 of it. */
+  readonly share: number
+  readonly learners: number
+  /** Year, month and day on which it was taken over. */
+  readonly on: string
 }
 
 /** How the cloth for the class is bought, washed and cut. */

@@ -5,7 +5,18 @@ import type { SamplerTools } from './tools.ts'
 
 /** Ways of working are changed one by one; the others stay. */
 export type BriefChange = FieldChange<Omit<Brief, 'waysOfWorking'>> & { readonly waysOfWorking?: OverruledWays | undefined }
-export type ClearableBriefField = 'startDate' | 'everyDays' | 'skipDates' | 'purpose' | 'wishes' | 'hardFor' | 'lessons' | 'marking' | 'cutting' | 'language'
+export type ClearableBriefField =
+  | 'startDate'
+  | 'everyDays'
+  | 'skipDates'
+  | 'purpose'
+  | 'wishes'
+  | 'hardFor'
+  | 'lessons'
+  | 'marking'
+  | 'cutting'
+  | 'language'
+  | 'unpicked'
 
 export interface ChangeBrief {
   readonly kind: 'change-brief'
