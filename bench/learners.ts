@@ -13,8 +13,10 @@ const OPEN_WITHIN_MS = 10_000
 const GO_ON_MS = 30_000
 /** Each tells something so often: a tick, a row done, minutes. */
 const TELLS_EACH_MS = 10_000
-/** After so many of these the week is asked for again: each minute. */
-const ASKS_EACH = 6
+/** The middle one of three is quoted. */
+const ROUNDS = 3
+/** After so many of these the week is asked for again. */
+const ASKS_EACH = 2
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 async function measure(api: string): Promise<void> {
@@ -25,47 +27,68 @@ async function measure(api: string): Promise<void> {
   say(`${LEARNERS} learners joined, one after the other`, `${Math.round(performance.now() - began)} ms`)
   const [alone = ''] = keys
   const exercises = await Promise.all(keys.slice(0, codes.length).map((key) => firstExercise(api, key)))
-  const idle = {
-    opened: await idleP99('her week, opened first', () => week(api, alone, true)),
-    weeks: await idleP99('her week, asked again', () => week(api, alone)),
-    tells: await idleP99('what she tells', () => tell(api, alone, exercises[0] ?? '')),
-  }
-  const opened: number[] = []
-  const weeks: number[] = []
-  const tells: number[] = []
-  await Promise.all(
-    keys.map(async (key, index) => {
-      await wait((OPEN_WITHIN_MS * index) / LEARNERS)
-      opened.push(await timed(() => week(api, key, true)))
-      const until = performance.now() + GO_ON_MS
-      // Not all in the same moment: each a little later than the one before her.
-      await wait(((index * 7919) % LEARNERS) * (TELLS_EACH_MS / LEARNERS))
-      while (performance.now() < until) {
-        tells.push(await timed(() => tell(api, key, exercises[index % codes.length] ?? '')))
-        // Her page asks again now and then, not after each tick.
-        if (tells.length % ASKS_EACH === 0) weeks.push(await timed(() => week(api, key)))
-        await wait(TELLS_EACH_MS)
-      }
-    }),
-  )
-  for (const [what, all, alone_] of [
-    ['her week, opened first', opened, idle.opened],
-    ['her week, asked again', weeks, idle.weeks],
-    ['what they tell', tells, idle.tells],
-  ] as const) {
-    const p99 = percentile(all, 0.99)
-    say(`${LEARNERS} at once, ${what}`, `median ${ms(percentile(all, 0.5))}, p99 ${ms(p99)}: ${(p99 / alone_).toFixed(1)} x idle (${all.length})`)
+  const rounds: Round[] = []
+  for (let round = 0; round < ROUNDS; round += 1) rounds.push(await oneRound(api, keys, alone, exercises))
+  for (const what of ['opened', 'again', 'tells'] as const) {
+    const [idle, together] = [rounds.flatMap((one) => one.idle[what]), rounds.flatMap((one) => one.together[what])]
+    const times = rounds.map((one) => percentile(one.together[what], 0.99) / percentile(one.idle[what], 0.99))
+    say(`one alone, ${WHAT[what]}`, `median ${ms(percentile(idle, 0.5))}, p99 ${ms(percentile(idle, 0.99))}`)
+    say(`${LEARNERS} at once, ${WHAT[what]}`, `median ${ms(percentile(together, 0.5))}, p99 ${ms(percentile(together, 0.99))} (${together.length})`)
+    say('  p99, times as long as alone', `${times.map((one) => one.toFixed(1)).join(', ')}: the middle ${percentile(times, 0.5).toFixed(1)}; at most 5`)
   }
   const burst = await Promise.all(keys.map((key) => timed(() => week(api, key, true))))
   say(`all ${LEARNERS} in the same moment`, `median ${ms(percentile(burst, 0.5))}, the last after ${ms(Math.max(...burst))}`)
 }
 
-async function idleP99(what: string, act: () => Promise<void>): Promise<number> {
+interface Times {
+  readonly opened: readonly number[]
+  readonly again: readonly number[]
+  readonly tells: readonly number[]
+}
+
+interface Round {
+  readonly idle: Times
+  readonly together: Times
+}
+
+const WHAT = { opened: 'her week, opened first', again: 'her week, asked again', tells: 'what she tells' } as const
+
+/** One alone, and right after it all of them: a machine that stands still now and then does so in both. */
+async function oneRound(api: string, keys: readonly string[], alone: string, exercises: readonly string[]): Promise<Round> {
+  const idle = {
+    opened: await several(() => week(api, alone, true)),
+    again: await several(() => week(api, alone)),
+    tells: await several(() => tell(api, alone, exercises[0] ?? '')),
+  }
+  const [opened, again, tells]: [number[], number[], number[]] = [[], [], []]
+  await Promise.all(
+    keys.map(async (key, index) => {
+      await wait((OPEN_WITHIN_MS * index) / LEARNERS)
+      opened.push(await timed(() => week(api, key, true)))
+      const until = performance.now() + GO_ON_MS
+      // As people do: at no set time, so that now and then several do it in the same moment.
+      await wait(TELLS_EACH_MS * chance(index))
+      while (performance.now() < until) {
+        tells.push(await timed(() => tell(api, key, exercises[index % exercises.length] ?? '')))
+        // Her page asks again now and then, not after each tick.
+        if (tells.length % ASKS_EACH === 0) again.push(await timed(() => week(api, key)))
+        await wait(TELLS_EACH_MS)
+      }
+    }),
+  )
+  return { idle, together: { opened, again, tells } }
+}
+
+async function several(act: () => Promise<void>): Promise<readonly number[]> {
   const all: number[] = []
   for (let index = 0; index < 200; index += 1) all.push(await timed(act))
-  const p99 = percentile(all, 0.99)
-  say(`one alone, ${what}`, `median ${ms(percentile(all, 0.5))}, p99 ${ms(p99)}`)
-  return p99
+  return all
+}
+
+/** Between 0 and 1, at a run's every repetition the same; no two that follow each other have to do with each other. */
+function chance(index: number): number {
+  const far = Math.sin((index + 1) * 12.9898) * 43_758.5453
+  return far - Math.floor(far)
 }
 
 /** What each device has already: as the page does, it asks for no more than has changed. */
