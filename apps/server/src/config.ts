@@ -1,6 +1,19 @@
 /** Settings from the environment, checked once at start. */
 import { z } from 'zod'
 
+export interface Node {
+  readonly host: string
+  readonly port: number
+}
+
+function readNodes(text: string, context: z.RefinementCtx): readonly Node[] {
+  return text.split(',').map((one) => {
+    const [, host = '', port = ''] = /^\s*([^\s:,]+):(\d{1,5})\s*$/.exec(one) ?? []
+    if (host === '') context.addIssue({ code: 'custom', message: `is host:port, several with commas between; \u201c${one}\u201d is not` })
+    return { host, port: Number(port) }
+  })
+}
+
 const environment = z
   .object({
     NODE_ENV: z.enum(['development', 'production', 'test']).default('production'),
@@ -11,6 +24,8 @@ const environment = z
     PORT: z.coerce.number().int().min(0).max(65535).default(4780),
     DATABASE_HOST: z.string().default('127.0.0.1'),
     DATABASE_PORT: z.coerce.number().int().positive(),
+    /** The other nodes of a cluster, `host:port,host:port`, in the order in which they are turned to. */
+    DATABASE_OTHERS: z.string().transform(readNodes).optional(),
     DATABASE_NAME: z.string().min(1),
     DATABASE_USER: z.string().min(1),
     DATABASE_PASSWORD: z.string(),

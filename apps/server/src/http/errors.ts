@@ -32,7 +32,17 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
 const NEVER_KEPT = new Set([1062, 1153, 1264, 1267, 1366, 1406, 3141, 4025, 4037, 4038])
 
 /** The connection broke off in the middle of a question, or the database is going. */
-const LOST = new Set(['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'ECONNREFUSED', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CONNECTION_KILLED', 'ER_NORMAL_SHUTDOWN'])
+/** The one without a telling name is how a node of a cluster says that it is not one of it just now. */
+const LOST = new Set([
+  'ER_UNKNOWN_COM_ERROR',
+  'PROTOCOL_CONNECTION_LOST',
+  'ECONNRESET',
+  'ECONNREFUSED',
+  'EPIPE',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CONNECTION_KILLED',
+  'ER_NORMAL_SHUTDOWN',
+])
 
 function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error

@@ -26,7 +26,15 @@ export async function makeServer(name: string, page?: string, address = 'http://
   await admin.query(`DROP DATABASE IF EXISTS \`${own}\``)
   await admin.query(`CREATE DATABASE \`${own}\``)
   await admin.close()
-  const sequelize = connectDatabase({ DATABASE_HOST: host, DATABASE_PORT: port, DATABASE_NAME: own, DATABASE_USER: user, DATABASE_PASSWORD: password })
+  return serverOn(
+    connectDatabase({ DATABASE_HOST: host, DATABASE_PORT: port, DATABASE_NAME: own, DATABASE_USER: user, DATABASE_PASSWORD: password }),
+    page,
+    address,
+  )
+}
+
+/** On a database that is there. */
+export async function serverOn(sequelize: Sequelize, page?: string, address = 'http://lemmata.example'): Promise<TestServer> {
   defineModels(sequelize)
   await migrate(sequelize)
   const sent: Message[] = []
@@ -59,12 +67,13 @@ let made = 0
 /** A new teacher, signed in. */
 export async function makeTeacher(server: TestServer): Promise<TestTeacher> {
   made += 1
+  const number = made
   const agent = request.agent(server.app)
   const first = await agent.get('/api/session')
   const answer = await agent
     .post('/api/accounts')
     .set('x-csrf-token', first.body.csrf as string)
-    .send({ email: `teacher${made}@example.org`, name: `Teacher ${made}`, password: 'rain on the window' })
+    .send({ email: `teacher${number}@example.org`, name: `Teacher ${number}`, password: 'rain on the window' })
   if (answer.status !== 201) throw new Error(JSON.stringify(answer.body))
   return { agent, csrf: answer.body.csrf as string }
 }
