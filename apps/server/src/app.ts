@@ -24,7 +24,6 @@ import { versionRoutes } from './versions/index.ts'
 import { measureRequests, requestLog, watchRoutes } from './watching/index.ts'
 
 export interface AppSettings extends AccountSettings {
-  readonly secret: string
   /** Folder of the built page, where it is another. */
   readonly page?: string
   /** Where data lies. */

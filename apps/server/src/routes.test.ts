@@ -28,7 +28,7 @@ const routesIn = (stack: readonly Layer[]): readonly Route[] =>
 /** Asked by anybody, with nothing to show. */
 const OPEN = [
   ...['get /live', 'get /health', 'get /metrics', 'get /session', 'post /session', 'delete /session', 'post /accounts', 'get /calendars/:file'],
-  ...['post /account/forgotten', 'post /account/new-password'],
+  ...['post /account/forgotten', 'post /account/new-password', 'post /accounts/by-message'],
   ...['get /learn/codes/:code', 'post /learn/join', 'get /learn/links/:link', 'post /learn/open'],
   // The page, and learners' page: files, the same for everybody.
   ...['get /learn', 'get /learn/{*rest}', 'get /{*rest}'],

@@ -24,6 +24,7 @@ export function serve(
     ...{ sequelize, log, registry },
     ...(isLed() ? { figures: figuresOfAll(registry) } : {}),
     post: makePost({ url: config.MAIL_URL, folder: config.MAIL_FOLDER, from: config.MAIL_FROM }),
+    byMessage: config.MAIL_URL !== undefined,
     secret: config.SESSION_SECRET,
     mostTries: 60,
     mostSignUps: config.MOST_SIGN_UPS,

@@ -5,11 +5,13 @@ import {
   forgottenPassword,
   makeAccount,
   newPassword,
+  openAccount,
+  type SentAnswer,
   type SessionAnswer,
   signIn,
   type TeacherAnswer,
 } from '@lemmata/contract'
-import { Router } from 'express'
+import { type Request, type Response, Router } from 'express'
 import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
 import { Teacher } from '../database/index.ts'
@@ -22,7 +24,8 @@ import { bringBack } from './bring-back.ts'
 import { deleteTeacher, everythingOf } from './everything.ts'
 import { resetPassword, sendReset } from './forgotten.ts'
 import { endOtherSessions, sessionsOf } from './own-sessions.ts'
-import { changeTeacherPassword, checkTeacher, makeTeacher, wrongSignIn } from './service.ts'
+import { sendWanted, unseal } from './by-message.ts'
+import { changeTeacherPassword, checkTeacher, makeTeacher, newTeacher, wrongSignIn } from './service.ts'
 import { note, noteFailedSignIn, trailOf } from './trail.ts'
 
 const answerFor = (teacher: Teacher): TeacherAnswer => ({ id: teacher.id, email: teacher.email, name: teacher.name })
@@ -31,6 +34,10 @@ export interface AccountSettings {
   readonly sequelize: Sequelize
   readonly log: Logger
   readonly post: Post
+  /** Messages are really sent: a new account is made by one. */
+  readonly byMessage?: boolean
+  /** What is given to people to bring back is sealed with it. */
+  readonly secret: string
   /** Under which people reach it, without a last slash; none where it is what they have asked for. */
   readonly address: string | undefined
   /** Wrong sign-ins from one address in five minutes. */
@@ -42,7 +49,7 @@ export interface AccountSettings {
 /** Of what may be tried at one address, a third at one account: a class behind one address has many accounts. */
 const AT_ONE_ACCOUNT = 3
 
-export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, address }: AccountSettings): Router {
+export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, byMessage = false, secret, address }: AccountSettings): Router {
   const routes = Router()
   const tries = { most: mostTries, code: 'account.too-many-tries' } as const
   const limit = limitTries(sequelize, { ...tries, of: 'account' })
@@ -60,12 +67,23 @@ export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, ad
     response.json(answer)
   })
 
-  routes.post('/accounts', limit, limitSignUp, async (request, response) => {
-    const teacher = await makeTeacher(parseBody(makeAccount, request.body))
+  const addressOf = (request: Request): string => address ?? `${request.protocol}://${request.get('host') ?? ''}`
+  const beginFirst = async (request: Request, response: Response, teacher: Teacher): Promise<void> => {
     await beginSession(request, teacher.id)
     await note(request, 'signed-up', teacher.id)
     response.status(201).json({ teacher: answerFor(teacher), csrf: csrfToken(request) } satisfies SessionAnswer)
+  }
+
+  routes.post('/accounts', limit, limitSignUp, async (request, response) => {
+    const wanted = await newTeacher(parseBody(makeAccount, request.body))
+    if (!byMessage) return beginFirst(request, response, await makeTeacher(wanted))
+    void sendWanted(post, wanted, secret, addressOf(request)).catch((error: unknown) => log.error({ err: error }, 'a message could not be sent'))
+    response.status(202).json({ sent: true } satisfies SentAnswer)
   })
+
+  routes.post('/accounts/by-message', limit, async (request, response) =>
+    beginFirst(request, response, await makeTeacher(unseal(secret, parseBody(openAccount, request.body).token))),
+  )
 
   routes.post('/session', limit, limitAddress, async (request, response) => {
     const given = parseBody(signIn, request.body)
@@ -95,8 +113,7 @@ export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, ad
 
   routes.post('/account/forgotten', limitForgotten, (request, response) => {
     const { email } = parseBody(forgottenPassword, request.body)
-    const at = address ?? `${request.protocol}://${request.get('host') ?? ''}`
-    void sendReset(post, email, at, (teacherId) => note(request, 'reset-asked', teacherId)).catch((error: unknown) =>
+    void sendReset(post, email, addressOf(request), (teacherId) => note(request, 'reset-asked', teacherId)).catch((error: unknown) =>
       log.error({ err: error }, 'a message could not be sent'),
     )
     response.status(204).end()

@@ -5,10 +5,21 @@ import { HttpProblem, notSignedIn } from '../http/problem.ts'
 import { hashPassword, passwordMatches } from './passwords.ts'
 import { refuseWeak } from './weak-password.ts'
 
-export async function makeTeacher(given: { email: string; name: string; password: string }): Promise<Teacher> {
-  refuseWeak(given.password, given)
+export interface NewTeacher {
+  readonly email: string
+  readonly name: string
+  readonly passwordHash: string
+}
+
+/** What is kept of a new account; refused where its password is weak. */
+export async function newTeacher({ email, name, password }: { readonly email: string; readonly name: string; readonly password: string }): Promise<NewTeacher> {
+  refuseWeak(password, { email, name })
+  return { email, name, passwordHash: await hashPassword(password) }
+}
+
+export async function makeTeacher({ email, name, passwordHash }: NewTeacher): Promise<Teacher> {
   try {
-    return await Teacher.create({ email: given.email, name: given.name, passwordHash: await hashPassword(given.password) })
+    return await Teacher.create({ email, name, passwordHash })
   } catch (error) {
     if (error instanceof UniqueConstraintError)
       throw new HttpProblem(409, 'account.taken', 'There is an account with this address already. Sign in with it, or use another address.')

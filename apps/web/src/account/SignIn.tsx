@@ -10,7 +10,7 @@ interface Fields {
   readonly password: string
 }
 
-const WORDS = { in: 'Sign in', new: 'Make the account', forgotten: 'Send me a link', again: 'Set the new password' } as const
+const WORDS = { in: 'Sign in', new: 'Make the account', forgotten: 'Send me a link', again: 'Set the new password', open: 'Open my account' } as const
 const BACK = ['in', 'I have an account: sign in'] as const
 const OTHERS: Readonly<Record<Way, readonly (readonly [Way, string])[]>> = {
   in: [
@@ -20,14 +20,16 @@ const OTHERS: Readonly<Record<Way, readonly (readonly [Way, string])[]>> = {
   new: [BACK],
   forgotten: [BACK],
   again: [['forgotten', 'Send me another link']],
+  open: [BACK],
 }
 
-type Way = 'in' | 'new' | 'forgotten' | 'again'
+type Way = 'in' | 'new' | 'forgotten' | 'again' | 'open'
 
 export function SignIn() {
   const location = useLocation()
-  const token = new URLSearchParams(location.search).get('new-password')
-  const [way, setWay] = useState<Way>(token === null ? 'in' : 'again')
+  const given = new URLSearchParams(location.search)
+  const [token, account] = [given.get('new-password'), given.get('new-account')]
+  const [way, setWay] = useState<Way>(account !== null ? 'open' : token === null ? 'in' : 'again')
   const [done, setDone] = useState<string | null>(null)
   const isNew = way === 'new'
   const isNewPassword = isNew || way === 'again'
@@ -54,7 +56,8 @@ export function SignIn() {
         setWay('in')
         return setDone('Your new password is set. Sign in with it.')
       }
-      const answer = isNew ? await api.makeAccount({ email, name, password }) : await api.signIn(email, password)
+      const answer = await (way === 'open' ? api.openAccount(account ?? '') : isNew ? api.makeAccount({ email, name, password }) : api.signIn(email, password))
+      if ('sent' in answer) return setDone('A message is on its way to this address. The link in it makes the account, within a day.')
       // The rest of the application is loaded now, by whoever has come in.
       const [{ store }, { serverApi }] = await Promise.all([import('../store/index.ts'), import('../api/server-api.ts')])
       // Whatever the last one had is forgotten.
@@ -84,12 +87,12 @@ export function SignIn() {
               <Input autoComplete="name" maxLength={120} />
             </Form.Item>
           )}
-          {way !== 'again' && (
+          {way !== 'again' && way !== 'open' && (
             <Form.Item name="email" label="E-mail address" rules={[{ required: true, message: 'Type your e-mail address.' }]}>
               <Input type="email" autoComplete="username" maxLength={200} autoFocus />
             </Form.Item>
           )}
-          {way !== 'forgotten' && (
+          {way !== 'forgotten' && way !== 'open' && (
             <Form.Item
               name="password"
               label={way === 'again' ? 'New password' : 'Password'}

@@ -12,6 +12,7 @@ import type {
   SamplerAnswer,
   SamplerSummary,
   SentOperation,
+  SentAnswer,
   SessionAnswer,
   SessionSeen,
   BroughtBack,
@@ -81,7 +82,9 @@ function keepToken(answer: SessionAnswer): SessionAnswer {
 export const api = {
   session: () => call<SessionAnswer>('GET', '/session').then(keepToken),
   signIn: (email: string, password: string) => call<SessionAnswer>('POST', '/session', { email, password }).then(keepToken),
-  makeAccount: (given: { email: string; name: string; password: string }) => call<SessionAnswer>('POST', '/accounts', given).then(keepToken),
+  makeAccount: (given: { email: string; name: string; password: string }) =>
+    call<SessionAnswer | SentAnswer>('POST', '/accounts', given).then((answer) => ('sent' in answer ? answer : keepToken(answer))),
+  openAccount: (token: string) => call<SessionAnswer>('POST', '/accounts/by-message', { token }).then(keepToken),
   signOut: () => call<void>('DELETE', '/session'),
   changePassword: (current: string, next: string) => call<void>('PUT', '/account/password', { current, next }),
   forgottenPassword: (email: string) => call<void>('POST', '/account/forgotten', { email }),

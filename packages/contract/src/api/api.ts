@@ -22,6 +22,8 @@ export const changePassword = z.object({ current: z.string().min(1, 'type your p
 export const forgottenPassword = z.object({ email })
 /** `token`: out of the message. */
 export const newPassword = z.object({ token: z.string().min(20).max(64), next: password })
+/** `token`: out of the message. */
+export const openAccount = z.object({ token: z.string().min(20).max(4000) })
 export const deleteAccount = z.object({ password: z.string().min(1, 'type your password').max(200) })
 /** A browser in which a teacher is signed in. */
 export interface SessionSeen {
@@ -116,6 +118,11 @@ export interface SessionAnswer {
   readonly teacher: TeacherAnswer | null
   /** Sent back in the header `x-csrf-token` with every request that changes something. */
   readonly csrf: string
+}
+
+/** A message is on its way, and no more is said. */
+export interface SentAnswer {
+  readonly sent: true
 }
 
 export interface SamplerSummary {
