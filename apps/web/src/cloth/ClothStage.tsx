@@ -207,7 +207,7 @@ export function ClothStage() {
         <ArrangeMenu sampler={sampler} held={all} done={done} byHand={byHand} onByHand={() => setByHand(!byHand)} />
         <span className="grow" />
         {!complete && sampler.exercises.length > 0 && (
-          <span className="quiet one-line" role="status">
+          <span className="visually-hidden" role="status">
             working {results.size} of {sampler.exercises.length}
           </span>
         )}
