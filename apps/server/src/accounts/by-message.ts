@@ -45,19 +45,18 @@ export async function sendWanted(post: Post, account: NewTeacher, secret: string
   await post({
     to: account.email,
     subject: isThere ? 'You have an account at Lemmata' : 'Your account at Lemmata',
+    // Nothing of it is written by whoever asked: it may go to a stranger.
     text: [
-      `${account.name},`,
-      '',
       ...(isThere
         ? [
-            'somebody, most likely you, wanted to make an account with this address, and there is one. Sign in with it:',
+            'Somebody, most likely you, wanted to make an account with this address, and there is one. Sign in with it:',
             '',
             `${address}/sign-in`,
             '',
             'If you have forgotten its password, a new one can be set there.',
           ]
         : [
-            'somebody, most likely you, wants an account with this address. It is made by this link, within a day:',
+            'Somebody, most likely you, wants an account with this address. It is made by this link, within a day:',
             '',
             `${address}/sign-in?new-account=${seal(secret, account)}`,
             '',

@@ -22,14 +22,12 @@ export interface ThreadLearned {
 /** A kit whose spare thread is just used up by a class is too small for half of it: so much stays over, of what is reckoned. */
 const STAYS_OVER = 0.05
 
-/** Even with those who never unpick a needleful is lost now and then, of what is reckoned: judgement. */
-const LEAST_SPARE = 0.05
 const MOST_SPARE = 2
 
 /** What kits have for unpicking when they are cut by this class, in whole hundredths; nothing where nobody counted. */
 export function unpickedLearned({ times, learners }: Pick<ThreadLearned, 'times' | 'learners'>, on: string): LearnedUnpicking | null {
   if (learners === 0) return null
-  const share = Math.min(MOST_SPARE, Math.max(LEAST_SPARE, times - 1 + STAYS_OVER))
+  const share = Math.min(MOST_SPARE, Math.max(0, times - 1) + STAYS_OVER)
   // What comes to a whole hundredth but for a machine's rounding is not the next.
   return { share: Math.ceil(100 * share - 1e-9) / 100, learners, on }
 }
