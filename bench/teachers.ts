@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ask, type Session, signIn } from './asked.ts'
+import { rate } from './rate.ts'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 const FOR_MS = 6000
@@ -24,21 +25,6 @@ async function edit(api: string, session: Session, desk: Desk): Promise<void> {
   desk.revision = (
     await ask<{ revision: number }>(api, session, 'POST', `/samplers/${desk.id}/operations`, { baseRevision: desk.revision, operations })
   ).revision
-}
-
-/** In a second, by so many at once. */
-async function rate(count: number, act: (index: number) => Promise<unknown>): Promise<number> {
-  const until = performance.now() + FOR_MS
-  let done = 0
-  await Promise.all(
-    Array.from({ length: count }, async (_, index) => {
-      while (performance.now() < until) {
-        await act(index)
-        done += 1
-      }
-    }),
-  )
-  return done / (FOR_MS / 1000)
 }
 
 async function timed(act: () => Promise<unknown>): Promise<number> {
@@ -66,9 +52,9 @@ try {
   const desks: Desk[] = []
   for (let index = 0; index < TEACHERS; index += 1) desks.push(await ask<Desk>(api, session, 'POST', `/samplers/${large?.id ?? ''}/copy`, {}))
   // What runs first is compiled first.
-  await rate(8, (index) => edit(api, session, desks[index] as Desk))
-  say('samplers read in a second, by 8 at once', (await rate(8, (index) => ask(api, session, 'GET', `/samplers/${desks[index]?.id ?? ''}`))).toFixed(0))
-  say('edits kept in a second, by 8 at once', (await rate(8, (index) => edit(api, session, desks[index] as Desk))).toFixed(0))
+  await rate(8, FOR_MS, (index) => edit(api, session, desks[index] as Desk))
+  say('samplers read in a second, by 8 at once', (await rate(8, FOR_MS, (index) => ask(api, session, 'GET', `/samplers/${desks[index]?.id ?? ''}`))).toFixed(0))
+  say('edits kept in a second, by 8 at once', (await rate(8, FOR_MS, (index) => edit(api, session, desks[index] as Desk))).toFixed(0))
   const alone: number[] = []
   for (let turn = 0; turn < 200; turn += 1) alone.push(await timed(() => edit(api, session, desks[0] as Desk)))
   say('an edit, one teacher alone', `median ${percentile(alone, 0.5).toFixed(0)} ms, p99 ${percentile(alone, 0.99).toFixed(0)} ms`)

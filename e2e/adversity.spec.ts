@@ -1,4 +1,5 @@
 /** A lost connection, a second tab, an expired session: nothing is lost and the page says what is true. */
+import { newSampler as newCourse } from '@lemmata/core/sampler'
 import { expect, test } from '@playwright/test'
 import { unfold, makeTeacher, newSampler, saved, signIn, stage, teach } from './pages.ts'
 
@@ -68,4 +69,21 @@ test('a worker that breaks is said in a sentence, and the page goes on', async (
   await expect(page.getByRole('alert').filter({ hasText: 'Working the stitches stopped unexpectedly.' })).toBeVisible()
   await stage(page, 'Brief')
   await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible()
+})
+
+test('a file that asks for more than can be worked is taken, and the exercise named at once', async ({ page }) => {
+  await makeTeacher(page)
+  const sampler = newCourse('Hail over everything')
+  const guides = Array.from({ length: 10 }, (_, index) => ({
+    id: `g${index}`,
+    guide: { kind: 'grid' as const, at: [0, 0] as const, cellMm: 1.5, columns: 100, rows: 100 },
+  }))
+  const document = {
+    ...sampler,
+    workingHoop: undefined,
+    drawing: { groups: [], guides },
+    exercises: [{ id: 'e1', name: 'Hailstones', stitch: 'cross-stitch', on: guides.map(({ id }) => ({ guide: id })) }],
+  }
+  await page.getByLabel('Sampler file').setInputFiles({ name: 'hail.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(document)) })
+  await expect(page.getByText(/not all of it can be worked\. Hailstones: This would be more than 200000 lengths/)).toBeVisible({ timeout: 60_000 })
 })

@@ -6,12 +6,12 @@ import { ensureBuilt, ensureServer } from './lib/build.mjs'
 import { run } from './lib/run.mjs'
 
 /** What is measured on the whole service. */
-const WITH_SERVER = new Set(['fuzz', 'hostile', 'killed', 'learners', 'teachers'])
+const WITH_SERVER = new Set(['beside', 'fuzz', 'hostile', 'killed', 'learners', 'photo-page', 'teachers'])
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 const [name = 'run', ...options] = process.argv.slice(2)
 if (WITH_SERVER.has(name)) await ensureServer(root)
-if (name === 'page') await ensureBuilt(root)
+if (name === 'page' || name === 'photo-page') await ensureBuilt(root)
 const { code, output } = await run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build'], { cwd: join(root, 'bench'), quiet: true })
 if (code !== 0) {
   process.stderr.write(output)

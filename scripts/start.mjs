@@ -16,7 +16,7 @@ try {
   say('Starting the database and the server …')
   const service = await startService(root, { onExit: (code) => process.exit(code ?? 1) })
   process.stdout.write(
-    `\n  Open     ${service.address}\n  Sign in  ${service.demo.email}  with  ${service.demo.password}\n\n  Stop with Ctrl+C. What you make stays in the folder .data.\n\n`,
+    `\n  Open     ${service.address}\n  Sign in  ${service.demo.email}  with  ${service.demo.password}\n${service.messages ? `  Messages ${service.address}${service.messages}\n` : ''}\n  Stop with Ctrl+C. What you make stays in the folder .data.\n\n`,
   )
   stopWithParent(service)
 } catch (error) {

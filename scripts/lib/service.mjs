@@ -69,6 +69,8 @@ export async function startService(root, { folder = join(root, '.data'), port, e
     return {
       address: `http://127.0.0.1:${address}`,
       demo: server.now().demo,
+      // Below the address; none where messages are sent.
+      messages: server.now().messages,
       processes: () => ({ server: server.now().pid, database: database.now().pid() }),
       stop,
     }
@@ -101,7 +103,7 @@ async function startServer(root, { database, port, secret, env, fromSource }) {
   const ready = await Promise.race([new Promise((resolve) => child.once('message', resolve)), ended])
   if (ready.port === undefined) throw new InTheWay('The server stopped while starting. What it said stands above.')
   return {
-    ...{ ended, port: ready.port, demo: ready.demo, pid: child.pid },
+    ...{ ended, port: ready.port, demo: ready.demo, messages: ready.messages, pid: child.pid },
     end: async () => {
       child.kill('SIGTERM')
       const patience = setTimeout(() => child.kill('SIGKILL'), STOP_PATIENCE_MS)

@@ -1,11 +1,12 @@
 /** Which page stands at which address, what is said with every file, and what is answered where nothing is. */
+import { randomUUID } from 'node:crypto'
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { brotliCompressSync } from 'node:zlib'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { makeServer, type TestServer } from './testing/make-server.ts'
+import { makeServer, makeTeacher, post, type TestServer } from './testing/make-server.ts'
 
 const FILE = 'rain-0000.js'
 const WORKER = 'rain.worker-0000.js'
@@ -17,6 +18,7 @@ beforeAll(async () => {
   writeFileSync(join(page, 'assets', FILE), 'export const rain = 1\n')
   writeFileSync(join(page, 'assets', `${FILE}.br`), brotliCompressSync('export const rain = 1\n'))
   writeFileSync(join(page, 'assets', WORKER), '')
+  writeFileSync(join(page, 'mark.svg'), '<svg/>')
   writeFileSync(join(page, 'index.html'), '<title>Lemmata</title>')
   writeFileSync(join(page, 'learn.html'), '<title>Lemmata, this week</title>')
   server = await makeServer('app', page)
@@ -62,10 +64,32 @@ describe('files', () => {
     },
   )
 
+  it('beside the assets are kept for an hour: their names stay while they change', async () => {
+    expect((await request(server.app).get('/mark.svg')).headers['cache-control']).toBe('public, max-age=3600')
+  })
+
   it.each(['/favicon.ico', '/samplers/x/cloth.map', '/.env'])('beside the assets neither: %s is no page', async (path) => {
     const { status } = await request(server.app).get(path)
     expect(status).toBe(404)
   })
 
   it('whose address cannot be read are told so', async () => expect((await request(server.app).get('/assets/%E0%A4%A')).status).toBe(400))
+})
+
+describe('a disk that is full', () => {
+  it('is said as what it is, keeps nothing by halves, and is forgotten as soon as there is room', async () => {
+    const ada = await makeTeacher(server)
+    const { id } = (await post(ada, '/samplers', { name: 'Weather' })).body as { id: string }
+    const rename = () =>
+      post(ada, `/samplers/${id}/operations`, { baseRevision: 1, operations: [{ id: randomUUID(), operation: { kind: 'rename', name: 'Fog' } }] })
+    // As the database says it where a table finds no room.
+    await server.sequelize.query(
+      "CREATE TRIGGER no_room BEFORE INSERT ON operations FOR EACH ROW SIGNAL SQLSTATE 'HY000' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = 'full'",
+    )
+    const refused = await rename()
+    expect([refused.status, refused.body.error.code, refused.body.error.message]).toEqual([503, 'disk.full', expect.stringContaining('disk is full')])
+    expect((await ada.agent.get(`/api/samplers/${id}`)).body).toMatchObject({ revision: 1, document: { name: 'Weather' } })
+    await server.sequelize.query('DROP TRIGGER no_room')
+    expect((await rename()).body).toEqual({ revision: 2, refused: [] })
+  })
 })

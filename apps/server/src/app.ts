@@ -14,6 +14,7 @@ import { MOST_ARCHIVE_BYTES } from '@lemmata/contract'
 import { answerErrors, notFound } from './http/errors.ts'
 import { notSignedIn } from './http/problem.ts'
 import { checkCsrf, sessions } from './http/sessions.ts'
+import { laidPageRoutes } from './mail/index.ts'
 import { learnerRoutes, learningRoutes } from './learning/index.ts'
 import { samplerRoutes } from './samplers/index.ts'
 import { pictureRoutes } from './pictures/index.ts'
@@ -28,6 +29,8 @@ export interface AppSettings extends AccountSettings {
   readonly page?: string
   /** Where data lies. */
   readonly folder?: string | undefined
+  /** Where messages are laid that are not sent; left out where they are. */
+  readonly laid?: string
   /** Figures of the whole process; left out, of this application alone. */
   readonly registry?: Registry
   /** Of all processes together, where several serve; left out: of this one. */
@@ -40,6 +43,8 @@ export function makeApp(settings: AppSettings): Express {
   const { page: folder = PAGE } = settings
   const app = express()
   app.disable('x-powered-by')
+  // Nothing of what is worked out is kept by who asked, so that a mark to ask by would be reckoned for nobody. Files have their own.
+  app.disable('etag')
   // Behind a proxy on this machine it is the proxy that knows who asks, and whether safely.
   const isHosted = settings.address?.startsWith('https://') ?? false
   if (isHosted) app.set('trust proxy', 'loopback')
@@ -92,7 +97,9 @@ export function makeApp(settings: AppSettings): Express {
   api.use(stitchRoutes())
   api.use(notFound)
   app.use('/api', api)
-  app.use(express.static(folder, { index: false }))
+  if (settings.laid !== undefined) app.use(laidPageRoutes(settings.laid, settings.secret))
+  // Within an hour a phone that keeps them for later does not send for them a second time.
+  app.use(express.static(folder, { index: false, maxAge: '1h' }))
   // Learners' pages: on every address below, for the link is part of it.
   app.get(['/learn', '/learn/{*rest}'], (_request, response, next) => {
     const page = join(folder, 'learn.html')

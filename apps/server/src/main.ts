@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { AggregatorRegistry } from 'prom-client'
 import { readConfig } from './config.ts'
 import { connectDatabase, defineModels } from './database/index.ts'
+import { laidPagePath } from './mail/index.ts'
 import { prepare } from './prepare.ts'
 import { isLed, lead } from './processes/index.ts'
 import { serve } from './serve.ts'
@@ -41,7 +42,9 @@ defineModels(sequelize)
 if (isLed()) stopWhenTold([serve(config, { sequelize, log }, fail)])
 else {
   const { demo, stop: tidied } = await prepare(config, { sequelize, log })
-  const onReady = (port: number): void => void process.send?.({ port, demo })
+  // Where nothing is sent, whoever runs it is told where to read it.
+  const messages = config.MAIL_URL === undefined ? laidPagePath(config.SESSION_SECRET) : undefined
+  const onReady = (port: number): void => void process.send?.({ port, demo, messages })
   if (config.PROCESSES === 1) stopWhenTold([serve(config, { sequelize, log }, fail, onReady), tidied])
   else {
     const registry = new AggregatorRegistry()

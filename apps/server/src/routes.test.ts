@@ -30,6 +30,8 @@ const OPEN = [
   ...['get /live', 'get /health', 'get /metrics', 'get /session', 'post /session', 'delete /session', 'post /accounts', 'get /calendars/:file'],
   ...['post /account/forgotten', 'post /account/new-password', 'post /accounts/by-message'],
   ...['get /learn/codes/:code', 'post /learn/join', 'get /learn/links/:link', 'post /learn/open'],
+  // Under an address that is told to whoever runs it alone.
+  'get /messages/:key',
   // The page, and learners' page: files, the same for everybody.
   ...['get /learn', 'get /learn/{*rest}', 'get /{*rest}'],
 ]

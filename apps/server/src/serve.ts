@@ -25,6 +25,7 @@ export function serve(
     ...(isLed() ? { figures: figuresOfAll(registry) } : {}),
     post: makePost({ url: config.MAIL_URL, folder: config.MAIL_FOLDER, from: config.MAIL_FROM }),
     byMessage: config.MAIL_URL !== undefined,
+    ...(config.MAIL_URL === undefined ? { laid: config.MAIL_FOLDER } : {}),
     secret: config.SESSION_SECRET,
     mostTries: 60,
     mostSignUps: config.MOST_SIGN_UPS,

@@ -62,6 +62,7 @@ export type {
   SessionAnswer,
   SessionSeen,
   Happened,
+  RoomAnswer,
   SheetRequest,
   StaleAnswer,
   StoresAnswer,

@@ -6,6 +6,8 @@ import { LIBRARY } from '@lemmata/core/stitches'
 import sharp from 'sharp'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { makeSureOfBytes } from '../access/index.ts'
+import { SamplerRow } from '../database/index.ts'
 import { makeServer, makeTeacher, post, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
@@ -19,8 +21,13 @@ const picture = (colour: string) =>
     .png()
     .toBuffer()
 
-/** With its ids numbered as they come, and without whose it is. */
-function numbered({ teacher: _teacher, ...rest }: AccountArchive & { readonly teacher?: unknown }): unknown {
+interface Told {
+  readonly teacher?: unknown
+  readonly happened?: readonly { readonly what: string; readonly from: string | null; readonly at: string }[]
+}
+
+/** With its ids numbered as they come, and without whose it is and what happened with it. */
+function numbered({ teacher: _teacher, happened: _happened, ...rest }: AccountArchive & Told): unknown {
   const seen = new Map<string, string>()
   const text = JSON.stringify(rest).replace(/[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g, (id) => {
     if (!seen.has(id)) seen.set(id, `id ${seen.size}`)
@@ -67,6 +74,28 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
+describe('how much an account holds', () => {
+  it('is told in bytes, grows by what is made, and what no longer fits is refused', async () => {
+    const fay = await makeTeacher(server)
+    const room = async (): Promise<{ bytes: number; most: number }> => (await fay.agent.get('/api/account/room')).body as { bytes: number; most: number }
+    expect((await room()).bytes).toBe(0)
+    const document = bandSampler('2026-11-23')
+    const { id } = (await post(fay, '/samplers', { document })).body as { id: string }
+    const { bytes, most } = await room()
+    expect(bytes).toBeGreaterThan(0.8 * JSON.stringify(document).length)
+    expect((await post(fay, `/samplers/${id}/versions`, { name: 'As it was' })).status).toBe(201)
+    expect((await room()).bytes).toBe(2 * bytes)
+    expect(most).toBe(500e6)
+    const row = await SamplerRow.findByPk(id)
+    await makeSureOfBytes(row?.teacherId ?? '', most - 2 * bytes)
+    await expect(makeSureOfBytes(row?.teacherId ?? '', most - 2 * bytes + 1)).rejects.toMatchObject({ status: 422, code: 'account.full' })
+    expect((await bring(fay, archive)).status).toBe(201)
+    expect((await room()).bytes).toBeGreaterThan(3 * bytes)
+    // Of others nothing is counted.
+    expect(((await (await makeTeacher(server)).agent.get('/api/account/room')).body as { bytes: number }).bytes).toBe(0)
+  })
+})
+
 describe('an archive', () => {
   it('holds all that was made', () => {
     expect(archive.samplers.map((one) => [one.versions.length, one.deletedAt === null])).toEqual([
@@ -74,6 +103,8 @@ describe('an archive', () => {
       [0, false],
     ])
     expect([archive.classes[0]?.events.length, archive.classes[0]?.pictures.length, archive.stitches.length, archive.pictures.length]).toEqual([2, 1, 1, 1])
+    const { happened = [] } = archive as AccountArchive & Told
+    expect(happened.at(-1)).toMatchObject({ what: 'signed-up', at: expect.stringMatching(/^20\d\d-/) })
   })
 
   it('brought into another account and out again is the same but for its ids, pictures to the byte', async () => {

@@ -4,7 +4,7 @@ import { type AccountArchive, type BroughtBack, problemInWords, readClass, readS
 import type { Problem } from '@lemmata/core/base'
 import type { Sequelize, Transaction } from 'sequelize'
 import sharp from 'sharp'
-import { MOST_OF_ACCOUNT } from '../access/index.ts'
+import { makeSureOfBytes, MOST_OF_ACCOUNT } from '../access/index.ts'
 import { ClassRow, OwnStitchRow, PictureRow, PracticeRow, RulerCheckRow, SamplerRow, SentPictureRow, StoresRow, VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { shelfColumns } from '../samplers/index.ts'
@@ -55,6 +55,7 @@ function renamed<One>(value: One, ids: ReadonlyMap<string, string>): One {
 }
 
 async function makeSureOfRoom({ teacherId, archive, transaction }: Given): Promise<void> {
+  await makeSureOfBytes(teacherId, JSON.stringify(archive).length, transaction)
   const own = { where: { teacherId }, transaction }
   const has = {
     ...{ samplers: await SamplerRow.count(own), stitches: await OwnStitchRow.count(own) },

@@ -15,19 +15,21 @@ import {
 } from '../database/index.ts'
 import { HttpProblem, notSignedIn } from '../http/problem.ts'
 import { passwordMatches } from './passwords.ts'
+import { trailOf } from './trail.ts'
 
 /** Documents as they are exported one by one, with what belongs to each beside it; nothing by which somebody signs in. */
 export async function everythingOf(teacherId: string): Promise<unknown> {
   const teacher = await Teacher.findByPk(teacherId)
   if (!teacher) throw notSignedIn()
   const own = { where: { teacherId } }
-  const [samplers, classes, stitches, pictures, checks, stores] = await Promise.all([
+  const [samplers, classes, stitches, pictures, checks, stores, happened] = await Promise.all([
     SamplerRow.findAll({ ...own, order: [['createdAt', 'ASC']] }),
     ClassRow.findAll({ ...own, order: [['createdAt', 'ASC']] }),
     OwnStitchRow.findAll({ ...own, order: [['stitchId', 'ASC']] }),
     PictureRow.findAll({ ...own, order: [['createdAt', 'ASC']] }),
     RulerCheckRow.findAll({ ...own, order: [['createdAt', 'ASC']] }),
     StoresRow.findByPk(teacherId),
+    trailOf(teacherId, null),
   ])
   const versions = await VersionRow.findAll({ where: { samplerId: samplers.map(({ id }) => id) }, order: [['createdAt', 'ASC']] })
   const inClasses = { where: { classId: classes.map(({ id }) => id) }, order: [['createdAt', 'ASC']] as [string, string][] }
@@ -48,6 +50,8 @@ export async function everythingOf(teacherId: string): Promise<unknown> {
     stitches: stitches.map(({ document }) => document),
     stores: stores?.document ?? null,
     rulerChecks: checks.map(({ given }) => given),
+    // Told, and not taken in again: it happened here.
+    happened,
     pictures: pictures.map(({ id, width, height, bytes }) => ({ id, width, height, webp: bytes.toString('base64') })),
   }
 }

@@ -1,13 +1,14 @@
 /** A forgotten password, on the real application and a real MariaDB. */
 import { once } from 'node:events'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, renameSync, statSync } from 'node:fs'
+import { rm } from 'node:fs/promises'
 import { type AddressInfo, createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { ResetRow } from '../database/index.ts'
-import { makePost } from '../mail/index.ts'
+import { laidPagePath, makePost } from '../mail/index.ts'
 import { makeServer, makeTeacher, type TestServer, type TestTeacher } from '../testing/make-server.ts'
 
 let server: TestServer
@@ -73,7 +74,23 @@ it('without a post office a message lies in the folder, to be read and handed on
     'To: nora@example.org\nSubject: Nebel über dem Hügel\n\nA line.\nhttps://lemmata.example/sign-in',
   )
   expect(statSync(join(folder, 'mail', file)).mode & 0o077).toBe(0)
-  rmSync(folder, { recursive: true })
+
+  // Read on a page by whoever was told its address at start; anybody else finds what is found where nothing is.
+  renameSync(join(folder, 'mail', file), join(folder, 'mail', `2025${file.slice(4)}`))
+  await post({ to: 'hail@example.org', subject: 'Rain <script>', text: 'Open http://lemmata.example/sign-in?new-password=drizzle&x=1' })
+  const app = server.another({ laid: join(folder, 'mail') })
+  const at = async (path: string) => await request(app).get(path)
+  const page = await at(laidPagePath('a secret for tests only'))
+  expect([page.status, page.headers['cache-control']]).toEqual([200, 'no-store'])
+  expect(page.text).toContain('<a href="http://lemmata.example/sign-in?new-password=drizzle&amp;x=1">')
+  expect(page.text).toContain('Rain &lt;script&gt;')
+  expect(page.text.indexOf('hail@example.org')).toBeLessThan(page.text.indexOf('nora@example.org'))
+  const none = await request(server.app).get('/messages/none.txt')
+  for (const wrong of [laidPagePath('another secret'), '/messages/', '/messages/none.txt']) expect((await at(wrong)).text).not.toContain('hail@example.org')
+  expect((await at('/messages/none.txt')).status).toBe(none.status)
+  expect((await request(server.app).get(laidPagePath('a secret for tests only'))).text).not.toContain('hail@example.org')
+  await rm(folder, { recursive: true })
+  expect((await at(laidPagePath('a secret for tests only'))).text).toContain('None yet')
 })
 
 it('with one it is handed over as a message, and what somebody calls herself makes no second address', async () => {

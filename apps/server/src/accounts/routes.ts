@@ -18,7 +18,7 @@ import { Teacher } from '../database/index.ts'
 import { limitTries } from '../http/limit-tries.ts'
 import { parseBody } from '../http/parse.ts'
 import type { Post } from '../mail/index.ts'
-import { principalOf } from '../access/index.ts'
+import { principalOf, roomOf } from '../access/index.ts'
 import { beginSession, csrfToken, endSession } from '../http/sessions.ts'
 import { bringBack } from './bring-back.ts'
 import { deleteTeacher, everythingOf } from './everything.ts'
@@ -137,6 +137,10 @@ export function accountRoutes({ mostTries, mostSignUps, sequelize, log, post, by
 
   routes.get('/account/trail', async (request, response) => {
     response.json({ happened: await trailOf(principalOf(request).id) })
+  })
+
+  routes.get('/account/room', async (request, response) => {
+    response.json(await roomOf(principalOf(request).id))
   })
 
   routes.get('/account/everything', async (request, response) => {

@@ -16,8 +16,8 @@ export async function noteFailedSignIn(request: Request, email: string): Promise
   await note(request, 'sign-in-failed', teacher?.id ?? null)
 }
 
-/** The latest first. */
-export async function trailOf(teacherId: string): Promise<readonly Happened[]> {
-  const rows = await TrailRow.findAll({ where: { teacherId }, order: [['id', 'DESC']], limit: SHOWN })
+/** The latest first. `most`: null for all that is kept. */
+export async function trailOf(teacherId: string, most: number | null = SHOWN): Promise<readonly Happened[]> {
+  const rows = await TrailRow.findAll({ where: { teacherId }, order: [['id', 'DESC']], ...(most === null ? {} : { limit: most }) })
   return rows.map(({ what, address, createdAt }) => ({ what: what as Happened['what'], from: address, at: createdAt.toISOString() }))
 }

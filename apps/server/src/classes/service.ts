@@ -93,34 +93,32 @@ export async function writeClass(
   id: string,
   given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
-  return sequelize.transaction((transaction) =>
-    writeOperations(
-      {
-        find: (within) => findClass(who, id, within),
-        documentOf: classDocumentOf,
-        schema: classOperation,
-        apply: applyClassOperations,
-        known: async (row, ids, within) => {
-          const known = await ClassOperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'classId'], transaction: within })
-          const here = (one: ClassOperationRow): boolean => one.classId === row.id
-          return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
-        },
-        save: async (row, document, applied, within) => {
-          await row.update({ ...columnsOf(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
-          await ClassOperationRow.bulkCreate(
-            applied.map((one) => ({ id: one.id, classId: row.id, revision: row.revision, operation: one.operation })),
-            { transaction: within },
-          )
-        },
-        stale: (row, applied) => {
-          const answer: Omit<StaleAnswer<ClassAnswer>, 'error'> = { current: classAnswerFor(row), applied }
-          return new HttpProblem(409, 'class.stale', 'This class was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
-            ...answer,
-          })
-        },
+  return writeOperations(
+    sequelize,
+    {
+      find: (within) => findClass(who, id, within),
+      documentOf: classDocumentOf,
+      schema: classOperation,
+      apply: applyClassOperations,
+      known: async (row, ids, within) => {
+        const known = await ClassOperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'classId'], transaction: within })
+        const here = (one: ClassOperationRow): boolean => one.classId === row.id
+        return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
       },
-      given,
-      transaction,
-    ),
+      save: async (row, document, applied, within) => {
+        await row.update({ ...columnsOf(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
+        await ClassOperationRow.bulkCreate(
+          applied.map((one) => ({ id: one.id, classId: row.id, revision: row.revision, operation: one.operation })),
+          { transaction: within },
+        )
+      },
+      stale: (row, applied) => {
+        const answer: Omit<StaleAnswer<ClassAnswer>, 'error'> = { current: classAnswerFor(row), applied }
+        return new HttpProblem(409, 'class.stale', 'This class was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
+          ...answer,
+        })
+      },
+    },
+    given,
   )
 }

@@ -12,7 +12,7 @@ let server: TestServer
 beforeAll(async () => {
   cluster = await startCluster()
   server = await serverOn(connectDatabase(cluster.settings()))
-})
+}, 300_000)
 afterAll(async () => {
   await server.stop()
   await cluster.stop()

@@ -22,6 +22,21 @@ describe('documents that were found right', () => {
     expect([read(2), read(1)]).toEqual(['written', 'read anew'])
   })
 
+  it('are found and written as JSON while they are kept, at their own revision alone', () => {
+    let written = 0
+    const page = { text: 'rain', toJSON: () => ({ text: 'rain', written: (written += 1) }) }
+    const checked = checkedDocuments<Page>(({ text }) => text.length)
+    expect(checked.find({ id: 'a', revision: 1 })).toBeUndefined()
+    checked.keep('a', 1, page)
+    expect([checked.find({ id: 'a', revision: 1 }), checked.find({ id: 'a', revision: 2 })]).toEqual([page, undefined])
+    const texts = [1, 1].map((revision) => checked.textOf({ id: 'a', revision }, page))
+    expect(texts).toEqual(Array(2).fill('{"text":"rain","written":1}'))
+    // What is not the one that is kept is written as it is.
+    expect(checked.textOf({ id: 'a', revision: 1 }, { text: 'fog' })).toBe('{"text":"fog"}')
+    checked.keep('a', 2, { text: 'mist' })
+    expect(checked.textOf({ id: 'a', revision: 1 }, page)).toBe('{"text":"rain","written":2}')
+  })
+
   it('of which one could not be read it is tried again', () => {
     const checked = checkedDocuments<Page>(() => 1)
     const broken = (): Page => {

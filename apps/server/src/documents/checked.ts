@@ -8,28 +8,42 @@ import { LRUCache } from 'lru-cache'
 const MOST_CHARACTERS = 16_000_000
 
 export interface Checked<Document> {
+  readonly find: (row: { readonly id: string; readonly revision: number }) => Document | undefined
   /** `read`: where it is not kept. */
   readonly of: (row: { readonly id: string; readonly revision: number }, read: () => Document) => Document
+  /** As JSON: of one that is kept written once, however often it is answered. */
+  readonly textOf: (row: { readonly id: string; readonly revision: number }, document: Document) => string
   /** After what wrote it is committed. */
   readonly keep: (id: string, revision: number, document: Document) => void
 }
 
 /** `charactersOf`: how long it is when written, roughly: to write it once more only to know that would cost what is saved. */
 export function checkedDocuments<Document extends object>(charactersOf: (document: Document) => number): Checked<Document> {
-  const kept = new LRUCache<string, Document>({ maxSize: MOST_CHARACTERS, sizeCalculation: (document) => Math.max(1, Math.round(charactersOf(document))) })
+  interface Kept {
+    readonly document: Document
+    text?: string
+  }
+  const kept = new LRUCache<string, Kept>({ maxSize: MOST_CHARACTERS, sizeCalculation: ({ document }) => Math.max(1, Math.round(charactersOf(document))) })
   const keyOf = (id: string, revision: number): string => `${id} ${revision}`
   return {
+    find: ({ id, revision }) => kept.get(keyOf(id, revision))?.document,
     of: ({ id, revision }, read) => {
       const key = keyOf(id, revision)
       const known = kept.get(key)
-      if (known) return known
+      if (known) return known.document
       const document = read()
-      kept.set(key, document)
+      kept.set(key, { document })
       return document
+    },
+    textOf: ({ id, revision }, document) => {
+      const known = kept.get(keyOf(id, revision))
+      if (known?.document !== document) return JSON.stringify(document)
+      known.text ??= JSON.stringify(document)
+      return known.text
     },
     keep: (id, revision, document) => {
       kept.delete(keyOf(id, revision - 1))
-      kept.set(keyOf(id, revision), document)
+      kept.set(keyOf(id, revision), { document })
     },
   }
 }

@@ -4,7 +4,7 @@
  */
 import { type Applied, type Refusal, type SentOperation, storageProblem, type WrittenAnswer } from '@lemmata/contract'
 import { error, type Problem } from '@lemmata/core/base'
-import type { Transaction } from 'sequelize'
+import { type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize'
 import type { z } from 'zod'
 import { problemsOf } from '@lemmata/contract'
 import type { HttpProblem } from '../http/problem.ts'
@@ -32,18 +32,41 @@ export interface DocumentStore<Document, One, Row extends { revision: number }> 
   readonly stale: (row: Row, applied: readonly string[]) => HttpProblem
 }
 
+interface Given {
+  readonly baseRevision: number
+  readonly operations: readonly UnreadOperation[]
+}
+
+/**
+ * Nearly always everything sent is new and can be made, and then nothing need be asked of what was written before: each id is written once,
+ * or the database says so, and then it is done again with asking.
+ */
 export async function writeOperations<Document, One, Row extends { revision: number }>(
+  sequelize: Sequelize,
   store: DocumentStore<Document, One, Row>,
-  given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
-  transaction: Transaction,
+  given: Given,
 ): Promise<WrittenAnswer> {
+  const writing = (asks: boolean) => sequelize.transaction((transaction) => writeWithin(store, given, transaction, asks))
+  try {
+    return (await writing(false)) ?? ((await writing(true)) as WrittenAnswer)
+  } catch (thrown) {
+    if (thrown instanceof UniqueConstraintError) return (await writing(true)) as WrittenAnswer
+    throw thrown
+  }
+}
+
+/** Null where it has to be asked which of them were written before, and nothing is written. */
+async function writeWithin<Document, One, Row extends { revision: number }>(
+  store: DocumentStore<Document, One, Row>,
+  given: Given,
+  transaction: Transaction,
+  asks: boolean,
+): Promise<WrittenAnswer | null> {
   const row = await store.find(transaction)
-  const { here, elsewhere } = await store.known(
-    row,
-    given.operations.map((one) => one.id),
-    transaction,
-  )
-  if (given.baseRevision !== row.revision) throw store.stale(row, [...here])
+  const isStale = given.baseRevision !== row.revision
+  const ids = given.operations.map((one) => one.id)
+  const { here, elsewhere } = asks || isStale ? await store.known(row, ids, transaction) : { here: new Set<string>(), elsewhere: new Set<string>() }
+  if (isStale) throw store.stale(row, [...here])
   const refused: Refusal[] = []
   const readable: SentOperation<One>[] = []
   const taken = new Set(here)
@@ -56,8 +79,11 @@ export async function writeOperations<Document, One, Row extends { revision: num
     else refused.push({ id: one.id, problems: parsed ? problemsOf(parsed.error) : problems })
   }
   const done = store.apply(store.documentOf(row), readable)
+  refused.push(...done.refused)
+  // What is refused may have been made before: then it is not.
+  if (!asks && refused.length > 0) return null
   if (done.applied.length > 0) await store.save(row, done.document, done.applied, transaction)
-  return { revision: row.revision, refused: [...refused, ...done.refused] }
+  return { revision: row.revision, refused }
 }
 
 const USED_ELSEWHERE = error('operation.id-used', [])

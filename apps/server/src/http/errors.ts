@@ -31,6 +31,9 @@ export function answerErrors(log: Logger): ErrorRequestHandler {
 /** The database will never keep this, however often it is sent: text it cannot write or compare, JSON it cannot read, an id met before. */
 const NEVER_KEPT = new Set([1062, 1153, 1264, 1267, 1366, 1406, 3141, 4025, 4037, 4038])
 
+/** There is no room on the disk: for a table, for what it sorts on the way, for a file of its own. */
+const NO_ROOM = new Set([1021, 1026, 1114])
+
 /** The connection broke off in the middle of a question, or the database is going. */
 /** The one without a telling name is how a node of a cluster says that it is not one of it just now. */
 const LOST = new Set([
@@ -53,6 +56,12 @@ function asProblem(error: unknown): HttpProblem | null {
       422,
       'input.not-kept',
       'This cannot be kept as it is: it is too large, too deeply nested, or holds what is no text. Change it and try again.',
+    )
+  if (original?.errno !== undefined && NO_ROOM.has(original.errno))
+    return new HttpProblem(
+      503,
+      'disk.full',
+      'The server\u2019s disk is full: nothing more can be kept until whoever runs it makes room. What you changed stays in this page and is sent then.',
     )
   if (type === 'entity.too.large')
     return new HttpProblem(413, 'input.too-large', 'This is larger than 4 MB, which no sampler needs. Simplify the paths in it, or divide it.')

@@ -1,10 +1,11 @@
 /** Sessions in MariaDB, a CSRF token in each, and who is signed in. */
-import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
+import { createHmac, randomBytes } from 'node:crypto'
 import connectSessionSequelize from 'connect-session-sequelize'
 import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import session from 'express-session'
 import type { Sequelize } from 'sequelize'
 import { HttpProblem, notSignedIn } from './problem.ts'
+import { isSame } from './same.ts'
 
 declare module 'express-serve-static-core' {
   interface Request {
@@ -81,11 +82,6 @@ function strangersToken(secret: string, at: number): string {
 function isStrangersToken(secret: string, sent: string): boolean {
   const at = Number(sent.split('.')[0])
   return Number.isInteger(at) && Math.abs(Date.now() - at) < STRANGERS_FOR_MS && isSame(sent, strangersToken(secret, at))
-}
-
-function isSame(a: string, b: string): boolean {
-  const [one, other] = [Buffer.from(a), Buffer.from(b)]
-  return one.length === other.length && timingSafeEqual(one, other)
 }
 
 /** Requests that change something carry a token in a header, which no other site can read. */

@@ -1,6 +1,6 @@
 /** Pictures that are drawn over. */
 import type { PictureAnswer } from '@lemmata/contract'
-import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
+import { makeSureOfBytes, MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { PictureRow, SamplerRow, VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { madeAnew } from './made-anew.ts'
@@ -12,6 +12,7 @@ export async function keepPicture(who: Principal, sent: Buffer): Promise<Picture
   const made = await madeAnew(sent, LONGEST_PX)
   const own = reach(who, 'pictures')
   await makeRoom(own.teacherId)
+  await makeSureOfBytes(own.teacherId, made.data.byteLength)
   const row = await PictureRow.create({ ...own, width: made.info.width, height: made.info.height, bytes: made.data })
   return { id: row.id, width: row.width, height: row.height }
 }

@@ -3,7 +3,18 @@ import { Router } from 'express'
 import type { Sequelize } from 'sequelize'
 import { parseBody } from '../http/parse.ts'
 import { principalOf } from '../access/index.ts'
-import { answerFor, copySampler, documentOf, findSampler, listSamplers, makeSampler, removeSampler, restoreSampler, writeSampler } from './service.ts'
+import {
+  answerFor,
+  answerTextFor,
+  copySampler,
+  documentOf,
+  findSampler,
+  listSamplers,
+  makeSampler,
+  removeSampler,
+  restoreSampler,
+  writeSampler,
+} from './service.ts'
 
 export function samplerRoutes(sequelize: Sequelize): Router {
   const routes = Router()
@@ -15,7 +26,7 @@ export function samplerRoutes(sequelize: Sequelize): Router {
     response.status(201).json(answerFor(await makeSampler(sequelize, who, parseBody(makeSamplerSchema, request.body))))
   })
   routes.get('/samplers/:id', async (request, response) => {
-    response.json(answerFor(await findSampler(principalOf(request), request.params.id)))
+    response.type('json').send(answerTextFor(await findSampler(principalOf(request), request.params.id)))
   })
   routes.post('/samplers/:id/operations', async (request, response) => {
     const who = principalOf(request)

@@ -132,6 +132,15 @@ describe('operations', () => {
     expect(again.body.applied).toEqual([one.id])
     const fresh = await post(ada, `/samplers/${id}/operations`, { baseRevision: 2, operations: [one] })
     expect(fresh.body).toEqual({ revision: 2, refused: [] })
+    // Beside one that is new, and where it could not be made a second time.
+    const { drawing, exercises } = editedSampler
+    const added = { id: randomUUID(), operation: { kind: 'add-guide', guide: drawing.guides[0], at: 0 } }
+    expect((await post(ada, `/samplers/${id}/operations`, { baseRevision: 2, operations: [one, added] })).body).toEqual({ revision: 3, refused: [] })
+    const exercise = { id: randomUUID(), operation: { kind: 'add-exercise', exercise: exercises[0], at: 0 } }
+    const both = await post(ada, `/samplers/${id}/operations`, { baseRevision: 3, operations: [added, exercise, added] })
+    expect(both.body).toEqual({ revision: 4, refused: [] })
+    const { document } = (await ada.agent.get(`/api/samplers/${id}`)).body as { document: Sampler }
+    expect([document.name, document.drawing.guides.length, document.exercises.length]).toEqual(['Once', 1, 1])
   })
 
   it('of ten writers at once on one base exactly one wins', async () => {

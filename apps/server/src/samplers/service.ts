@@ -15,7 +15,7 @@ import { newClass } from '@lemmata/core/classes'
 import type { Guide } from '@lemmata/core/guide'
 import { forNextClass, newSampler, type Sampler } from '@lemmata/core/sampler'
 import { Op, type Sequelize, Transaction } from 'sequelize'
-import { MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
+import { makeSureOfBytes, MOST_OF_ACCOUNT, type Principal, reach } from '../access/index.ts'
 import { insertClass } from '../classes/index.ts'
 import { OperationRow, SamplerRow } from '../database/index.ts'
 import { checkedDocuments, type UnreadOperation, writeOperations } from '../documents/index.ts'
@@ -45,11 +45,20 @@ export async function listSamplers(who: Principal): Promise<SamplerSummary[]> {
 
 export async function findSampler(who: Principal, id: string, options: { deleted?: boolean; transaction?: Transaction } = {}): Promise<SamplerRow> {
   if (!UUID.test(id)) throw noSuchSampler()
-  const row = await SamplerRow.findOne({
-    where: { id, ...reach(who, 'samplers'), deletedAt: options.deleted ? { [Op.ne]: null } : null },
-    ...(options.transaction ? { transaction: options.transaction, lock: Transaction.LOCK.UPDATE } : {}),
-  })
-  if (!row) throw noSuchSampler()
+  const where = { id, ...reach(who, 'samplers'), deletedAt: options.deleted ? { [Op.ne]: null } : null }
+  const locked = options.transaction ? { transaction: options.transaction, lock: Transaction.LOCK.UPDATE } : {}
+  const row = await SamplerRow.findOne({ where, attributes: { exclude: ['document'] }, ...locked })
+  // The document is nearly all of it: it is sent for only where it is not kept as it is at this revision.
+  const known = row && checked.find(row)
+  if (known) return withDocument(row, known)
+  const whole = row && (await SamplerRow.findOne({ where, ...locked }))
+  if (!whole) throw noSuchSampler()
+  return whole
+}
+
+/** As if it had been read with it: not as something that is to be written. */
+function withDocument(row: SamplerRow, document: Sampler): SamplerRow {
+  row.dataValues.document = document
   return row
 }
 
@@ -80,6 +89,12 @@ export function answerFor(row: SamplerRow): SamplerAnswer {
   return { id: row.id, revision: row.revision, document: documentOf(row), printedRevision: row.printedRevision }
 }
 
+/** The same as JSON, which is most of what is ever answered. */
+export function answerTextFor(row: SamplerRow): string {
+  const beside = { id: row.id, revision: row.revision, printedRevision: row.printedRevision } satisfies Omit<SamplerAnswer, 'document'>
+  return `${JSON.stringify(beside).slice(0, -1)},"document":${checked.textOf(row, documentOf(row))}}`
+}
+
 /** What the shelf shows of a document, in columns of its own. */
 export function shelfColumns(document: Sampler) {
   return { name: document.name, exercises: document.exercises.length, clothName: document.cloth.colour.name, document }
@@ -95,6 +110,7 @@ export async function makeSampler(sequelize: Sequelize, who: Principal, given: {
     )
   }
   const { sampler, learners } = fileOf(given)
+  await makeSureOfBytes(owner.teacherId)
   return sequelize.transaction(async (transaction) => {
     const row = await SamplerRow.create({ ...owner, ...shelfColumns(sampler), revision: 1, printedRevision: null, deletedAt: null }, { transaction })
     // An old file may hold learners: they become a class of the new sampler.
@@ -137,36 +153,34 @@ export async function writeSampler(
   given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
   let written: Sampler | null = null
-  const answer = await sequelize.transaction((transaction) =>
-    writeOperations(
-      {
-        find: (within) => findSampler(who, id, { transaction: within }),
-        documentOf,
-        schema: operation,
-        apply: applySamplerOperations,
-        known: async (row, ids, within) => {
-          const known = await OperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'samplerId'], transaction: within })
-          const here = (one: OperationRow): boolean => one.samplerId === row.id
-          return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
-        },
-        save: async (row, document, applied, within) => {
-          written = document
-          await row.update({ ...shelfColumns(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
-          await OperationRow.bulkCreate(
-            applied.map((one) => ({ id: one.id, samplerId: row.id, revision: row.revision, operation: one.operation })),
-            { transaction: within },
-          )
-        },
-        stale: (row, applied) => {
-          const answer: Omit<StaleAnswer, 'error'> = { current: answerFor(row), applied }
-          return new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
-            ...answer,
-          })
-        },
+  const answer = await writeOperations(
+    sequelize,
+    {
+      find: (within) => findSampler(who, id, { transaction: within }),
+      documentOf,
+      schema: operation,
+      apply: applySamplerOperations,
+      known: async (row, ids, within) => {
+        const known = await OperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'samplerId'], transaction: within })
+        const here = (one: OperationRow): boolean => one.samplerId === row.id
+        return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
       },
-      given,
-      transaction,
-    ),
+      save: async (row, document, applied, within) => {
+        written = document
+        await row.update({ ...shelfColumns(document), revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
+        await OperationRow.bulkCreate(
+          applied.map((one) => ({ id: one.id, samplerId: row.id, revision: row.revision, operation: one.operation })),
+          { transaction: within },
+        )
+      },
+      stale: (row, applied) => {
+        const answer: Omit<StaleAnswer, 'error'> = { current: answerFor(row), applied }
+        return new HttpProblem(409, 'sampler.stale', 'This sampler was changed elsewhere meanwhile. Your change is applied again to the newest state.', {
+          ...answer,
+        })
+      },
+    },
+    given,
   )
   if (written) checked.keep(id, answer.revision, written)
   return answer

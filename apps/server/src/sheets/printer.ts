@@ -10,6 +10,7 @@ import type { PracticeEvent } from '@lemmata/core/practice'
 import type { PatternSize } from '@lemmata/core/sheets'
 import type { BookKind } from '@lemmata/print'
 import { HttpProblem, wrongInput } from '../http/problem.ts'
+import { keptPrints, keyOfPrint } from './kept-prints.ts'
 
 export interface PrintJob {
   readonly id: number
@@ -53,16 +54,22 @@ export interface PrintMeanwhile {
 
 export type PrintMessage = PrintJob | { readonly stop: number }
 
-/** Forty exercises take about two seconds; a job this long is stuck. Counted from its own beginning. */
-const LONGEST_MS = 30_000
-/** What is stopped lets go at its next page; what does not is ended. */
-const LET_GO_MS = 2000
 /** Of one account, beside the one that is being made; and of all together. */
 const MOST_WAITING_EACH = 4
 const MOST_WAITING = 40
 const WORKERS = 2
-/** The largest sampler that is worked takes a third of it. */
-const MOST_MEMORY_MB = 500
+/** What is stopped lets go at its next page; what does not is ended. */
+const LET_GO_MS = 2000
+
+export interface PrintLimits {
+  /** Counted from a job's own beginning. */
+  readonly longestMs: number
+  /** Of a worker's objects. */
+  readonly mostMemoryMb: number
+}
+
+/** Forty exercises take about two seconds: a job fifteen times as long is stuck. The largest sampler that is worked takes a third of the memory. */
+const LIMITS: PrintLimits = { longestMs: 30_000, mostMemoryMb: 500 }
 
 export interface PrintWatch {
   readonly onShare?: (share: number) => void
@@ -89,44 +96,82 @@ const tooLarge = (): HttpProblem =>
 /** Built, the worker is a file beside this one; from source it needs the loader that reads TypeScript. */
 const PRINT_WORKER = import.meta.url.endsWith('.ts') ? './print-worker.mjs' : './print-worker.js'
 
-let nextId = 1
-/** Of each account in turn: the one that was served last stands last. */
-const waiting = new Map<string, Job[]>()
-const crew = new Set<Slot>()
+export interface Printer {
+  /** One at a time for an account, so that nobody waits for somebody else's many. */
+  readonly print: (account: string, order: Omit<PrintJob, 'id'>, watch?: PrintWatch) => Promise<Uint8Array>
+  /** Of all accounts together. */
+  readonly printing: () => { readonly making: number; readonly waiting: number }
+  readonly stop: () => Promise<void>
+}
 
-/** One at a time for an account, so that nobody waits for somebody else's many. */
-export function print(account: string, order: Omit<PrintJob, 'id'>, { onShare = () => undefined, signal }: PrintWatch = {}): Promise<Uint8Array> {
-  const own = waiting.get(account) ?? []
-  if (own.length >= MOST_WAITING_EACH) return Promise.reject(tooMany())
-  if ([...waiting.values()].flat().length >= MOST_WAITING) return Promise.reject(busy())
-  if (signal?.aborted === true) return Promise.reject(printStopped())
-  return new Promise((resolve, reject) => {
-    const one: Job = { account, job: { ...order, id: nextId++ }, onShare, resolve, reject }
-    waiting.set(account, [...own, one])
-    signal?.addEventListener('abort', () => {
-      takeOut(one)
-      for (const slot of crew) slot.stop(one)
-      reject(printStopped())
+export function makePrinter(limits: PrintLimits = LIMITS): Printer {
+  let nextId = 1
+  /** Of each account in turn: the one that was served last stands last. */
+  const waiting = new Map<string, Job[]>()
+  const crew = new Set<Slot>()
+  const kept = keptPrints()
+
+  function print(account: string, order: Omit<PrintJob, 'id'>, { onShare = () => undefined, signal }: PrintWatch = {}): Promise<Uint8Array> {
+    const own = waiting.get(account) ?? []
+    if (signal?.aborted === true) return Promise.reject(printStopped())
+    const key = keyOfPrint(order)
+    const known = kept.find(key)
+    if (known) return Promise.resolve(known)
+    if (own.length >= MOST_WAITING_EACH) return Promise.reject(tooMany())
+    if ([...waiting.values()].flat().length >= MOST_WAITING) return Promise.reject(busy())
+    return new Promise((resolve, reject) => {
+      const made = (pdf: Uint8Array): void => {
+        kept.keep(key, pdf)
+        resolve(pdf)
+      }
+      const one: Job = { account, job: { ...order, id: nextId++ }, onShare, resolve: made, reject }
+      waiting.set(account, [...own, one])
+      signal?.addEventListener('abort', () => {
+        takeOut(one)
+        for (const slot of crew) slot.stop(one)
+        reject(printStopped())
+      })
+      next()
     })
+  }
+
+  function takeOut(one: Job): void {
+    const left = (waiting.get(one.account) ?? []).filter((other) => other !== one)
+    waiting.delete(one.account)
+    if (left.length > 0) waiting.set(one.account, left)
+  }
+
+  /** Whoever may be served next is, as long as a worker is free. */
+  function next(): void {
+    const served = new Set([...crew].flatMap((slot) => slot.account() ?? []))
+    const first = [...waiting].find(([account]) => !served.has(account))?.[1][0]
+    const slot = first && ([...crew].find((one) => one.account() === null) ?? (crew.size < WORKERS ? addSlot() : null))
+    if (!first || !slot) return
+    takeOut(first)
+    slot.begin(first)
     next()
-  })
-}
+  }
 
-function takeOut(one: Job): void {
-  const left = (waiting.get(one.account) ?? []).filter((other) => other !== one)
-  waiting.delete(one.account)
-  if (left.length > 0) waiting.set(one.account, left)
-}
+  /** Lost, a worker is made anew for the next job; no other hears of it. */
+  function addSlot(): Slot {
+    const slot = makeSlot(limits, {
+      free: next,
+      isOfCrew: () => crew.has(slot),
+      leave: () => void crew.delete(slot),
+    })
+    crew.add(slot)
+    return slot
+  }
 
-/** Whoever may be served next is, as long as a worker is free. */
-function next(): void {
-  const served = new Set([...crew].flatMap((slot) => slot.account() ?? []))
-  const first = [...waiting].find(([account]) => !served.has(account))?.[1][0]
-  const slot = first && ([...crew].find((one) => one.account() === null) ?? (crew.size < WORKERS ? makeSlot() : null))
-  if (!first || !slot) return
-  takeOut(first)
-  slot.begin(first)
-  next()
+  return {
+    print,
+    printing: () => ({ making: [...crew].filter((slot) => slot.account() !== null).length, waiting: [...waiting.values()].flat().length }),
+    stop: async () => {
+      const lost = [...crew]
+      crew.clear()
+      await Promise.all(lost.map((slot) => slot.end()))
+    },
+  }
 }
 
 interface Slot {
@@ -138,9 +183,16 @@ interface Slot {
   readonly end: () => Promise<unknown>
 }
 
-/** A worker with what it is making. Lost, it is made anew for the next; no other job hears of it. */
-function makeSlot(): Slot {
-  const worker = new Worker(new URL(PRINT_WORKER, import.meta.url), { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } })
+interface Crew {
+  /** Told when a job is over. */
+  readonly free: () => void
+  readonly isOfCrew: () => boolean
+  readonly leave: () => void
+}
+
+/** A worker with what it is making. */
+function makeSlot({ longestMs, mostMemoryMb }: PrintLimits, { free, isOfCrew, leave }: Crew): Slot {
+  const worker = new Worker(new URL(PRINT_WORKER, import.meta.url), { resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb } })
   let now: Job | null = null
   let timer: NodeJS.Timeout | undefined
   const done = (): Job | null => {
@@ -150,16 +202,29 @@ function makeSlot(): Slot {
     return was
   }
   const lose = (error: Error): void => {
-    crew.delete(slot)
+    leave()
     done()?.reject(error)
     void worker.terminate()
-    next()
+    free()
   }
-  const slot: Slot = {
+  worker.on('message', (reply: PrintReply | PrintMeanwhile) => {
+    if (now?.job.id !== reply.id) return
+    if ('share' in reply) return now.onShare(reply.share)
+    const one = done()
+    if (reply.pdf) one?.resolve(reply.pdf)
+    else one?.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
+    free()
+  })
+  worker.on('error', (error: NodeJS.ErrnoException) => lose(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge() : error))
+  worker.on('exit', () => {
+    if (isOfCrew()) lose(new Error('the printing worker stopped'))
+  })
+  worker.unref()
+  return {
     account: () => now?.account ?? null,
     begin: (job) => {
       now = job
-      timer = setTimeout(() => lose(tooLong()), LONGEST_MS)
+      timer = setTimeout(() => lose(tooLong()), longestMs)
       worker.postMessage(job.job satisfies PrintMessage)
     },
     stop: (job) => {
@@ -170,30 +235,7 @@ function makeSlot(): Slot {
     },
     end: () => worker.terminate(),
   }
-  worker.on('message', (reply: PrintReply | PrintMeanwhile) => {
-    if (now?.job.id !== reply.id) return
-    if ('share' in reply) return now.onShare(reply.share)
-    const one = done()
-    if (reply.pdf) one?.resolve(reply.pdf)
-    else one?.reject(reply.failed ? new Error(reply.failed) : wrongInput(reply.problems.filter((problem) => problem.severity === 'error')))
-    next()
-  })
-  worker.on('error', (error: NodeJS.ErrnoException) => lose(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge() : error))
-  worker.on('exit', () => {
-    if (crew.has(slot)) lose(new Error('the printing worker stopped'))
-  })
-  worker.unref()
-  crew.add(slot)
-  return slot
 }
 
-/** Of all accounts together. */
-export function printing(): { readonly making: number; readonly waiting: number } {
-  return { making: [...crew].filter((slot) => slot.account() !== null).length, waiting: [...waiting.values()].flat().length }
-}
-
-export async function stopPrinting(): Promise<void> {
-  const lost = [...crew]
-  crew.clear()
-  await Promise.all(lost.map((slot) => slot.end()))
-}
+/** This process's own. */
+export const { print, printing, stop: stopPrinting } = makePrinter()

@@ -36,34 +36,32 @@ export async function writeStores(
   who: Principal,
   given: { readonly baseRevision: number; readonly operations: readonly UnreadOperation[] },
 ): Promise<WrittenAnswer> {
-  return sequelize.transaction((transaction) =>
-    writeOperations(
-      {
-        find: (within) => findStores(who, within),
-        documentOf,
-        schema: storesOperation,
-        apply: applyStoresOperations,
-        known: async (row, ids, within) => {
-          const known = await StoresOperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'storesId'], transaction: within })
-          const here = (one: StoresOperationRow): boolean => one.storesId === row.id
-          return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
-        },
-        save: async (row, document, applied, within) => {
-          await row.update({ document, revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
-          await StoresOperationRow.bulkCreate(
-            applied.map((one) => ({ id: one.id, storesId: row.id, revision: row.revision, operation: one.operation })),
-            { transaction: within },
-          )
-        },
-        stale: (row, applied) => {
-          const answer: Omit<StaleAnswer<StoresAnswer>, 'error'> = { current: storesAnswerFor(row), applied }
-          return new HttpProblem(409, 'stores.stale', 'The stores were changed elsewhere meanwhile. Your change is applied again to the newest state.', {
-            ...answer,
-          })
-        },
+  return writeOperations(
+    sequelize,
+    {
+      find: (within) => findStores(who, within),
+      documentOf,
+      schema: storesOperation,
+      apply: applyStoresOperations,
+      known: async (row, ids, within) => {
+        const known = await StoresOperationRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'storesId'], transaction: within })
+        const here = (one: StoresOperationRow): boolean => one.storesId === row.id
+        return { here: new Set(known.filter(here).map((one) => one.id)), elsewhere: new Set(known.filter((one) => !here(one)).map((one) => one.id)) }
       },
-      given,
-      transaction,
-    ),
+      save: async (row, document, applied, within) => {
+        await row.update({ document, revision: row.revision + 1, changedAt: new Date() }, { transaction: within })
+        await StoresOperationRow.bulkCreate(
+          applied.map((one) => ({ id: one.id, storesId: row.id, revision: row.revision, operation: one.operation })),
+          { transaction: within },
+        )
+      },
+      stale: (row, applied) => {
+        const answer: Omit<StaleAnswer<StoresAnswer>, 'error'> = { current: storesAnswerFor(row), applied }
+        return new HttpProblem(409, 'stores.stale', 'The stores were changed elsewhere meanwhile. Your change is applied again to the newest state.', {
+          ...answer,
+        })
+      },
+    },
+    given,
   )
 }

@@ -12,7 +12,7 @@ export interface TestServer {
   readonly app: ReturnType<typeof makeApp>
   readonly sequelize: Sequelize
   /** The application once more, as another process has it. */
-  readonly another: (more?: { readonly folder?: string; readonly byMessage?: boolean }) => TestServer['app']
+  readonly another: (more?: { readonly folder?: string; readonly byMessage?: boolean; readonly laid?: string }) => TestServer['app']
   /** Messages that were sent. */
   readonly sent: Message[]
   readonly stop: () => Promise<void>
@@ -38,9 +38,9 @@ export async function serverOn(sequelize: Sequelize, page?: string, address = 'h
   defineModels(sequelize)
   await migrate(sequelize)
   const sent: Message[] = []
-  const another = (more: { readonly folder?: string; readonly byMessage?: boolean } = {}) =>
+  const another = (more: { readonly folder?: string; readonly byMessage?: boolean; readonly laid?: string } = {}) =>
     makeApp({
-      ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, mostSignUps: 20, address },
+      ...{ sequelize, secret: 'a secret for tests only', log: pino({ level: 'silent' }), mostTries: 20, mostSignUps: 20, address, laid: 'none-are-laid' },
       post: (message) => Promise.resolve(void sent.push(message)),
       ...(page === undefined ? {} : { page }),
       ...more,

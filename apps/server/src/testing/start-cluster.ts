@@ -3,7 +3,7 @@
  * off from one another: finding that they stand at the same place none has to be sent another's state.
  */
 import { type ChildProcess, spawn } from 'node:child_process'
-import { chmodSync, cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -17,8 +17,16 @@ const NODES = 3
 const STATE = '3f9d2c56-6c1a-11f0-8a6e-5b1f0c7d9e21'
 /** Far apart: a node that comes back counts its own up by one. */
 const member = (node: number): string => `3f9d2c56-6c1a-11f0-8a${node}0-5b1f0c7d9e2${node}`
-/** A node that says nothing for so long is taken to be gone. Else it is five seconds. */
-const SILENT = 'evs.keepalive_period=PT0.3S;evs.inactive_check_period=PT0.3S;evs.suspect_timeout=PT2S;evs.inactive_timeout=PT4S'
+/**
+ * A node that says nothing for so long is taken to be gone: long enough for one that has to wait for its machine. That all agree on who is
+ * there is tried often, for on a busy machine one of them is late again and again.
+ */
+const SILENT = [
+  ...['evs.keepalive_period=PT0.5S', 'evs.inactive_check_period=PT0.5S', 'evs.suspect_timeout=PT4S', 'evs.inactive_timeout=PT10S'],
+  ...['evs.install_timeout=PT10S', 'evs.max_install_timeouts=12'],
+].join(';')
+/** A node that ended while all were started takes the others with it: they are started anew. */
+const TRIES = 3
 
 export interface Cluster {
   /** As one would set them, the nodes from this one on; the others before it last. */
@@ -36,6 +44,16 @@ interface Alone {
 }
 
 export async function startCluster(): Promise<Cluster> {
+  for (let tried = 1; ; tried += 1) {
+    try {
+      return await startOnce()
+    } catch (thrown) {
+      if (tried === TRIES) throw thrown
+    }
+  }
+}
+
+async function startOnce(): Promise<Cluster> {
   const { ensurePrograms } = (await import(join(root, 'scripts/lib/install.mjs'))) as { ensurePrograms: (wanted: object) => Promise<void> }
   await ensurePrograms({ [LIBRARY]: ['galera-4'] })
   const { startMariaDb } = (await import(join(root, 'scripts/lib/mariadb.mjs'))) as { startMariaDb: (folder: string) => Promise<Alone> }
@@ -71,7 +89,6 @@ export async function startCluster(): Promise<Cluster> {
     )
     running.push(child)
   }
-  await Promise.all(running.map((child, node) => untilReady({ ...login, port: place(node).port }, child, join(folder, `node-${node}`, 'error.log'))))
   const kill = (node: number): Promise<void> =>
     new Promise((resolve) => {
       const child = running[node]
@@ -79,6 +96,16 @@ export async function startCluster(): Promise<Cluster> {
       child.once('exit', () => resolve())
       child.kill('SIGKILL')
     })
+  const stop = async (): Promise<void> => {
+    await Promise.all(running.map((_, node) => kill(node)))
+    rmSync(folder, { recursive: true, force: true })
+  }
+  try {
+    await Promise.all(running.map((child, node) => untilReady({ ...login, port: place(node).port }, child, join(folder, `node-${node}`, 'error.log'))))
+  } catch (thrown) {
+    await stop()
+    throw thrown
+  }
   return {
     settings: (from = 0) => {
       const [first, ...others] = Array.from({ length: NODES }, (_, index) => ({ host: '127.0.0.1', port: place((from + index) % NODES).port }))
@@ -88,10 +115,7 @@ export async function startCluster(): Promise<Cluster> {
       }
     },
     kill,
-    stop: async () => {
-      await Promise.all(running.map((_, node) => kill(node)))
-      rmSync(folder, { recursive: true, force: true })
-    },
+    stop,
   }
 }
 
@@ -111,7 +135,12 @@ async function untilReady(
     }
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
-  throw new Error(`a node ended while it was started; see ${log}`)
+  throw new Error(
+    `a node ended while it was started: ${readFileSync(log, 'utf8')
+      .split('\n')
+      .filter((line) => line.includes('[ERROR]'))
+      .join('\n')}`,
+  )
 }
 
 /** All of them held at once, so that no two are the same. */

@@ -1,7 +1,7 @@
 /** A version is the document as it was, under a name; it belongs to its sampler and goes with it. */
 import { readSampler, type VersionAnswer, type VersionSummary } from '@lemmata/contract'
 import type { Sequelize } from 'sequelize'
-import type { Principal } from '../access/index.ts'
+import { makeSureOfBytes, type Principal } from '../access/index.ts'
 import { VersionRow } from '../database/index.ts'
 import { HttpProblem } from '../http/problem.ts'
 import { findSampler } from '../samplers/index.ts'
@@ -33,6 +33,7 @@ export async function keepVersion(sequelize: Sequelize, who: Principal, samplerI
         'version.too-many',
         `${MOST_VERSIONS} versions of this sampler are kept, which is the most. Drop one that is no longer needed.`,
       )
+    await makeSureOfBytes(who.id, 0, transaction)
     return summaryOf(await VersionRow.create({ samplerId, name, revision: sampler.revision, document: sampler.document }, { transaction }))
   })
 }

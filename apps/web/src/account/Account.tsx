@@ -1,6 +1,6 @@
 /** The teacher's account: who is signed in and where, the password, and everything that is kept: out as a file, or away. */
-import type { BroughtBack, Happened, SessionSeen } from '@lemmata/contract'
-import { counted } from '@lemmata/core/units'
+import type { BroughtBack, Happened, RoomAnswer, SessionSeen } from '@lemmata/contract'
+import { counted, listInWords } from '@lemmata/core/units'
 import { Alert, App, Button, Form, Input, Modal } from 'antd'
 import dayjs from 'dayjs'
 import { useCallback, useEffect, useState } from 'react'
@@ -173,7 +173,11 @@ function Everything() {
   return (
     <section>
       <h2 style={{ margin: '26px 0 8px' }}>Everything that is kept of you</h2>
-      <p>Samplers with their versions, classes with what learners told, your stitches, stores and pictures, in one file that other programs can read.</p>
+      <p>
+        Samplers with their versions, classes with what learners told, your stitches, stores and pictures, and what happened with the account, in one file that
+        other programs can read.
+      </p>
+      <Room key={brought === null ? 'before' : 'after'} />
       <p className="class-acts">
         <Button onClick={() => void save()}>Save it as a file</Button>
         <FileButton label="A file of an account" onFile={(file) => void bring(file)}>
@@ -207,11 +211,30 @@ function Everything() {
   )
 }
 
+function Room() {
+  const [room, setRoom] = useState<RoomAnswer | null>(null)
+  useEffect(() => {
+    void api.room().then(setRoom, () => undefined)
+  }, [])
+  if (!room) return null
+  const megabytes = (bytes: number): string => (bytes / 1e6).toFixed(bytes < 10e6 ? 1 : 0)
+  return (
+    <p className="quiet">
+      It takes {megabytes(room.bytes)} of {megabytes(room.most)} MB.
+    </p>
+  )
+}
+
 function Brought({ samplers, classes, stitches, leftOut }: BroughtBack) {
+  const what = [
+    ...(samplers > 0 ? [counted(samplers, 'sampler')] : []),
+    ...(classes > 0 ? [counted(classes, 'class', 'classes')] : []),
+    ...(stitches > 0 ? [counted(stitches, 'stitch', 'stitches')] : []),
+  ]
   return (
     <>
-      <p>
-        Brought in, beside what was here: {counted(samplers, 'sampler')}, {counted(classes, 'class', 'classes')}, {counted(stitches, 'stitch', 'stitches')}.
+      <p style={{ marginTop: 14 }}>
+        Brought in, beside what was here: {what.length === 0 ? 'nothing' : listInWords(what)}.
         {classes > 0 && ' Learners need a new link from you to come back to their pages.'}
       </p>
       {leftOut.length > 0 && (

@@ -78,7 +78,7 @@ describe('the account', () => {
     await bring('{"cut')
     await screen.findByText('This is not a file that was saved here.')
     await bring('{"format":"lemmata-account"}')
-    await screen.findByText(/^Brought in, beside what was here: 2 samplers, 1 class, 0 stitches\. Learners need a new link/)
+    await screen.findByText(/^Brought in, beside what was here: 2 samplers and 1 class\. Learners need a new link/)
     await screen.findByText('The stores: there are stores here already.')
   })
 

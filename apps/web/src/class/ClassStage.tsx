@@ -14,6 +14,7 @@ import { courseNow } from '../order/use-course.ts'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { MakePdf } from '../sheets/MakePdf.tsx'
 import { nextRowsAddress } from '../sheets/papers.ts'
+import { keptPaper } from '../sheets/use-paper.ts'
 import { useClass } from '../sheets/use-class.ts'
 import { editClass, useAppSelector } from '../store/index.ts'
 import { newId } from '../store/new-ids.ts'
@@ -134,7 +135,13 @@ export function ClassStage() {
         <span className="toolbar-end">
           {pictures.length > 0 && <Button onClick={() => setComparing(true)}>{counted(pictures.length, 'picture')} sent</Button>}
           {!isEmpty && group.open && (
-            <MakePdf label="Print next rows" address={nextRowsAddress(id, group.open.id)} revision={events.length} disabled={false} onMade={onMade} />
+            <MakePdf
+              label="Print next rows"
+              address={nextRowsAddress(id, group.open.id, keptPaper())}
+              revision={events.length}
+              disabled={false}
+              onMade={onMade}
+            />
           )}
           <Button onClick={() => setNaming(true)}>Add learners</Button>
           <Button type="primary" onClick={() => void group.ensure().then((is) => is && setJoining(true))}>
@@ -196,7 +203,7 @@ export function ClassStage() {
             }}
             practice={heldLearner.practice}
             next={heldLearner.next}
-            nextRow={nextRowsAddress(id, group.open.id, heldLearner.id)}
+            nextRow={nextRowsAddress(id, group.open.id, keptPaper(), heldLearner.id)}
             planned={planned(held.exercise)}
             needlefuls={needlefuls.get(held.exercise) ?? 0}
             sampler={sampler}

@@ -1,7 +1,7 @@
 /** The sampler's exercises, worked in a worker; an edit to one exercise works one exercise. */
 import { type Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { type SamplerBudget, samplerBudget, tooMuchInAll, type WorkedExercise } from '@lemmata/core/exercise'
 import { courseOf, type CourseItem } from '@lemmata/core/order'
 import { layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
@@ -55,13 +55,16 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
     })
     const keep = (group: readonly Laid[], results: readonly Result<WorkedExercise>[]): void => {
       const next = new Map(known.current)
+      const budget = budgetBeside(next, group, all)
       group.forEach(({ exercise, laid }, index) => {
         // Two workers: what was asked later may be there sooner.
         if ((next.get(exercise.id)?.question ?? 0) <= question)
-          next.set(exercise.id, { laid, around, question, result: results[index] as Result<WorkedExercise> })
+          next.set(exercise.id, { laid, around, question, result: budget.take(results[index] as Result<WorkedExercise>) })
       })
       known.current = next
+      isSpent = budget.isSpent()
     }
+    let isSpent = false
     const lost = wanted.filter(({ laid }) => !laid.ok)
     keep(
       lost,
@@ -74,6 +77,15 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
         group.map(({ exercise, result }) => ({ exercise, laid: result })),
         results,
       )
+      if (isSpent) {
+        // What is left is not worked, and told the same.
+        const left = workable.filter(({ exercise }) => (known.current.get(exercise.id)?.question ?? 0) < question)
+        keep(
+          left.map(({ exercise, result }) => ({ exercise, laid: result })),
+          left.map(tooMuchInAll),
+        )
+        job.drop()
+      }
       together.soon()
     })
     job.ended.then(
@@ -102,6 +114,17 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
     const done = [...results.values()].flatMap((result) => (result.ok ? [result.value] : []))
     return { results, done, busy: stale.length > 0 && failed === null, complete: complete || exercises.length === 0, failed }
   }, [exercises, lessons, entries, stale, complete, failed])
+}
+
+/** What is left of it beside the sampler's other exercises, as they were worked last. */
+function budgetBeside(entries: Entries, group: readonly Laid[], all: readonly Laid[]): SamplerBudget {
+  const budget = samplerBudget()
+  const anew = new Set(group.map(({ exercise }) => exercise.id))
+  for (const { exercise } of all) {
+    const entry = anew.has(exercise.id) ? undefined : entries.get(exercise.id)
+    if (entry) budget.take(entry.result)
+  }
+  return budget
 }
 
 const NO_COURSE: readonly CourseItem[] = []

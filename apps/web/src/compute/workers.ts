@@ -1,7 +1,7 @@
 /** The page's workers for stitches. Everything that is worked off the page's thread is asked of them. */
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
-import type { WorkedExercise } from '@lemmata/core/exercise'
+import { samplerBudget, tooMuchInAll, type WorkedExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import type { WallLook, WallPicture } from '../stitches/wall-picture.ts'
@@ -67,14 +67,19 @@ export function paintWall(
   )
 }
 
-/** Worked at once, before anything that waits. */
+/** Worked at once, before anything that waits; as far as one sampler may go. */
 export async function workElsewhere(laid: readonly LaidExercise[], around: Surroundings): Promise<Result<WorkedExercise>[]> {
   const results = new Map<LaidExercise, Result<WorkedExercise>>()
-  await workExercises(
+  const budget = samplerBudget()
+  const job = workExercises(
     laid.map((one) => ({ laid: one })),
     around,
     0,
-    (group, answers) => group.forEach((one, index) => results.set(one.laid, answers[index] as Result<WorkedExercise>)),
-  ).ended
-  return laid.map((one) => results.get(one) as Result<WorkedExercise>)
+    (group, answers) => {
+      group.forEach((one, index) => results.set(one.laid, budget.take(answers[index] as Result<WorkedExercise>)))
+      if (budget.isSpent()) job.drop()
+    },
+  )
+  await job.ended
+  return laid.map((one) => results.get(one) ?? tooMuchInAll())
 }

@@ -2,25 +2,26 @@
 import { useEffect, useState } from 'react'
 import type { LinkAnswer, JoinedAnswer } from '@lemmata/contract'
 import { talk } from './talk.ts'
+import { troubleInWords } from './trouble.ts'
 import { useWords } from './words/index.ts'
 
 interface Props {
   readonly code: string
   readonly link: string | null
   /** Why she is asked again. */
-  readonly trouble: string | null
+  readonly trouble: Error | null
   readonly onJoined: (answer: JoinedAnswer) => void
 }
 
 export function JoinPage({ code, link, trouble, onJoined }: Props) {
-  const words = useWords().join
+  const words = useWords()
   const [wrong, setWrong] = useState(trouble)
   const [busy, setBusy] = useState(false)
   const send = (asked: () => Promise<JoinedAnswer>): void => {
     setBusy(true)
     setWrong(null)
     asked()
-      .then(onJoined, (error: Error) => setWrong(error.message))
+      .then(onJoined, setWrong)
       .finally(() => setBusy(false))
   }
   return (
@@ -29,10 +30,10 @@ export function JoinPage({ code, link, trouble, onJoined }: Props) {
       {link === null ? <ByCode {...{ code, busy }} onSend={send} /> : <ByLink {...{ link, busy }} onSend={send} />}
       {wrong !== null && (
         <p className="wrong" role="alert">
-          {wrong}
+          {troubleInWords(wrong, words)}
         </p>
       )}
-      <p className="quiet">{words.kept}</p>
+      <p className="quiet">{words.join.kept}</p>
     </main>
   )
 }

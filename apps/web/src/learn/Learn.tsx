@@ -3,9 +3,10 @@ import { lazy, Suspense, useCallback, useEffect, useState } from 'react'
 import { ExercisePage } from './ExercisePage.tsx'
 import { JoinPage } from './JoinPage.tsx'
 import { laterPages } from './later-pages.ts'
+import { troubleInWords } from './trouble.ts'
 import { type KeptInPage, useKept } from './use-kept.ts'
 import { WeekPage } from './WeekPage.tsx'
-import { languageOfDevice, SpokenIn, useWords } from './words/index.ts'
+import { languageOfDevice, SpokenIn, useWords, useWordsHere } from './words/index.ts'
 
 // Loaded when it is first gone to, or when the page has nothing else to do.
 const TrainerPage = lazy(() => laterPages.trainer().then((one) => ({ default: one.TrainerPage })))
@@ -21,6 +22,8 @@ export function Learn(address: { readonly path: string; readonly query: string }
   useEffect(() => {
     document.documentElement.lang = language
   }, [language])
+  // Nothing for a moment, rather than one language and then another.
+  if (!useWordsHere(language)) return null
   return (
     <SpokenIn value={language}>
       <Pages {...address} page={page} />
@@ -39,7 +42,7 @@ function Pages({ path, query, page }: { readonly path: string; readonly query: s
   }, [kept.large])
   if (!isHers) return <JoinPage code={new URLSearchParams(query).get('code') ?? ''} link={link ?? kept.link} trouble={trouble} onJoined={joined} />
   const { week } = kept
-  if (!week) return <main className="learn-week quiet">{trouble ?? words.onWay}</main>
+  if (!week) return <main className="learn-week quiet">{trouble ? troubleInWords(trouble, words) : words.onWay}</main>
   if (exercise !== null && week.sampler.exercises.some((one) => one.id === exercise))
     return <ExercisePage key={exercise} {...{ page, week, exercise }} onBack={() => setExercise(null)} onPhoto={() => setExercise(`${TRAINER}${exercise}`)} />
   if (exercise === TRAINER)

@@ -11,6 +11,7 @@ import { ExercisePicture } from '../teach/ExercisePicture.tsx'
 import { downloadText } from '../stitches/download.ts'
 import { eventsIn, practiceIn } from './kept.ts'
 import { talk } from './talk.ts'
+import { troubleInWords } from './trouble.ts'
 import type { KeptInPage } from './use-kept.ts'
 import { dayIn, useLanguage, useWords } from './words/index.ts'
 
@@ -146,19 +147,21 @@ function Swatch({ done, clothHex }: { readonly done: WorkedExercise | undefined;
   return <span className="learn-swatch">{done && <ExercisePicture done={done} clothHex={clothHex} widthPx={64} heightPx={44} />}</span>
 }
 
-function State({ connected, unsent, trouble }: { readonly connected: boolean; readonly unsent: number; readonly trouble: string | null }) {
-  const words = useWords().week
+function State({ connected, unsent, trouble }: { readonly connected: boolean; readonly unsent: number; readonly trouble: Error | null }) {
+  const all = useWords()
+  const words = all.week
   const waits = unsent === 0 ? '' : ` ${words.waits(unsent)}`
   return (
     <p className="learn-state" role="status">
-      {trouble ?? (connected ? waits.trim() : `${words.lost}${waits}`)}
+      {trouble ? troubleInWords(trouble, all) : connected ? waits.trim() : `${words.lost}${waits}`}
     </p>
   )
 }
 
 /** Her link, large print, and everything about her: out, or away. */
 function Mine({ page, week }: Pick<Props, 'page' | 'week'>) {
-  const words = useWords().mine
+  const all = useWords()
+  const words = all.mine
   const { kept, change, leave } = page
   const [said, setSaid] = useState('')
   const [sure, setSure] = useState(false)
@@ -169,7 +172,7 @@ function Mine({ page, week }: Pick<Props, 'page' | 'week'>) {
     try {
       downloadText(name, await text(), type)
     } catch (thrown) {
-      setSaid((thrown as Error).message)
+      setSaid(troubleInWords(thrown, all))
     }
   }
   const everything = async (): Promise<string> => JSON.stringify(await talk.everything(key), null, 2)
@@ -201,7 +204,7 @@ function Mine({ page, week }: Pick<Props, 'page' | 'week'>) {
       {sure ? (
         <p>
           {words.sure}{' '}
-          <button type="button" className="wrong" onClick={() => void talk.forget(key).then(leave, (thrown: Error) => setSaid(thrown.message))}>
+          <button type="button" className="wrong" onClick={() => void talk.forget(key).then(leave, (thrown: unknown) => setSaid(troubleInWords(thrown, all)))}>
             {words.delete}
           </button>{' '}
           <button type="button" onClick={() => setSure(false)}>

@@ -104,6 +104,10 @@ it('speaks the language in which the course comes out', async () => {
   await screen.findByText('Nächster Schritt')
   expect(screen.getByText('Diese Reihe kann ich')).toBeTruthy()
   expect(screen.getByTestId('learn-sentence').textContent).not.toMatch(/\b(the|needle|at)\b/)
+  // The server knows English; what it refuses is said in hers all the same.
+  server.known = false
+  fireEvent.click(screen.getByText('Diese Reihe kann ich'))
+  expect((await screen.findByRole('alert')).textContent).toMatch(/^Dieses Gerät ist nicht mehr bekannt/)
 })
 
 it('shows with a piece what the whole class was told of it and of its lesson', async () => {

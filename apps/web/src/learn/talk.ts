@@ -5,6 +5,8 @@ import type { ErrorAnswer, JoinedAnswer, LinkAnswer, SentPicture, ToldEvent, Wee
 export class Refused extends Error {
   constructor(
     readonly status: number,
+    /** Which refusal it is, so that it can be said in her own language. */
+    readonly code: string,
     message: string,
   ) {
     super(message)
@@ -14,7 +16,7 @@ export class Refused extends Error {
 /** Nobody answered: she goes on with what is there. */
 export class NoConnection extends Error {
   constructor() {
-    super('No connection just now. Try again in a moment.')
+    super('no connection')
   }
 }
 
@@ -42,7 +44,7 @@ async function ask<T>(method: string, path: string, { key = null, body }: Asked 
   if (answer.ok) return said as T
   const { error } = (said ?? {}) as Partial<ErrorAnswer>
   if (!error && answer.status >= 500) throw new NoConnection()
-  throw new Refused(answer.status, error?.message ?? 'The server answered something unexpected. Try again.')
+  throw new Refused(answer.status, error?.code ?? '', error?.message ?? '')
 }
 
 export const talk = {

@@ -3,6 +3,7 @@ import type { JoinedAnswer, ToldEvent } from '@lemmata/contract'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { acknowledged, type Kept, NOTHING, readKept, writeKept } from './kept.ts'
 import { Refused, talk } from './talk.ts'
+import { NothingKept } from './trouble.ts'
 
 /** Whatever a learner can tell, without its id and moment. */
 export type Told = ToldEvent extends infer One ? (One extends ToldEvent ? Omit<One, 'id' | 'at'> : never) : never
@@ -16,7 +17,7 @@ const MOST = 200
 export function useKept() {
   const [kept, setKept] = useState(readKept)
   const [connected, setConnected] = useState(true)
-  const [trouble, setTrouble] = useState<string | null>(null)
+  const [trouble, setTrouble] = useState<Error | null>(null)
   const now = useRef(kept)
   const sending = useRef(false)
   const askedAt = useRef(0)
@@ -26,7 +27,7 @@ export function useKept() {
     const next = how(isStored.current ? readKept() : now.current)
     now.current = next
     isStored.current = writeKept(next)
-    if (!isStored.current) setTrouble('This device keeps nothing more: stay on this page until it says that all is sent.')
+    if (!isStored.current) setTrouble(new NothingKept())
     setKept(next)
   }, [])
 
@@ -48,7 +49,7 @@ export function useKept() {
               one = true
               continue
             }
-            setTrouble(thrown.message)
+            setTrouble(thrown)
           }
           // Answered it is done with: what was not kept is somebody else's, and never will be hers.
           const ids = part.map((one) => one.id)
@@ -65,7 +66,7 @@ export function useKept() {
       } catch (thrown) {
         if (thrown instanceof Refused) {
           setConnected(true)
-          setTrouble(thrown.message)
+          setTrouble(thrown)
           if (thrown.status === 401) change((before) => ({ ...before, key: null }))
         } else setConnected(false)
       } finally {

@@ -19,6 +19,7 @@ import { addressOf, type Paper, PAPERS_BY_NAME, USUAL_PRINT, type Wanted } from 
 import { PrintPanel } from './PrintPanel.tsx'
 import { SlipPanel } from './SlipPanel.tsx'
 import { useBar } from './use-bar.ts'
+import { usePaper } from './use-paper.ts'
 import { useClass } from './use-class.ts'
 
 type Hand = 'right' | 'left'
@@ -28,7 +29,7 @@ export function SheetsStage() {
   const open = useAppSelector((state) => state.sampler.open)
   const dispatch = useAppDispatch()
   const { done, busy, complete } = useWorked()
-  const [page, setPage] = useState<PageSize>('a4')
+  const [page, setPage] = usePaper()
   const [classHand, setClassHand] = useState<Hand>('right')
   const [paper, setPaper] = useState<Paper>('sheet')
   const [settings, setSettings] = useState(USUAL_PRINT)

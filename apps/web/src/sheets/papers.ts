@@ -59,7 +59,7 @@ export function addressOf(sampler: string, wanted: Wanted, as: 'pdf' | 'html' = 
 }
 
 /** The next practice row of each of a class, or of one of it. */
-export function nextRowsAddress(sampler: string, group: string, learner?: string): string {
-  const asked = new URLSearchParams({ kind: 'rows', class: group, ...(learner === undefined ? {} : { learner }) })
+export function nextRowsAddress(sampler: string, group: string, page: PageSize, learner?: string): string {
+  const asked = new URLSearchParams({ kind: 'rows', page, class: group, ...(learner === undefined ? {} : { learner }) })
   return `/api/samplers/${sampler}/book.pdf?${asked.toString()}`
 }

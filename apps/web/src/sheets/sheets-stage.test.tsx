@@ -7,13 +7,18 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { edit, store } from '../store/index.ts'
 import { choose, closePage, openPage } from '../testing/page.tsx'
+import { nextRowsAddress } from './papers.ts'
 import { SheetsStage } from './SheetsStage.tsx'
+import { keptPaper } from './use-paper.ts'
 
 const demo = bandSampler('2026-12-03')
 const open = (sampler: Sampler = demo) => openPage(sampler, <SheetsStage />)
 const pages = (): HTMLElement[] => screen.queryAllByRole('img', { name: /^Page \d+ of \d+$/ })
 const address = (): URL => new URL(screen.getByText('Make the PDF').closest('a')?.getAttribute('href') ?? '', 'http://here')
-afterEach(closePage)
+afterEach(() => {
+  closePage()
+  localStorage.clear()
+})
 
 describe('the pages', () => {
   it('are numbered, and of one lesson fewer than of the whole sampler', async () => {
@@ -114,6 +119,11 @@ describe('the PDF', () => {
     await choose('Lesson', demo.lessons[1]?.title ?? '')
     expect(Object.fromEntries(address().searchParams)).toEqual({ page: 'letter', hand: 'left', lesson: demo.lessons[1]?.id })
     expect(address().pathname).toBe(`/api/samplers/${store.getState().sampler.open?.id ?? ''}/sheet.pdf`)
+    // The paper is the printer's, whatever is printed next and from wherever.
+    closePage()
+    open()
+    expect(address().searchParams.get('page')).toBe('letter')
+    expect(nextRowsAddress('s1', 'c1', keptPaper())).toBe('/api/samplers/s1/book.pdf?kind=rows&page=letter&class=c1')
   })
 
   it('is corrected for the printer at hand, which is remembered', () => {
@@ -125,7 +135,6 @@ describe('the PDF', () => {
     closePage()
     open()
     expect(address().searchParams.get('bar')).toBe('49.3')
-    localStorage.clear()
   })
 
   it('waits until what was edited is saved, and says so', () => {

@@ -16,6 +16,7 @@ import { dateInWords } from '../look/dates.ts'
 import { FileButton } from '../look/FileButton.tsx'
 import { NameDialog } from '../look/NameDialog.tsx'
 import { TopBar } from '../sampler/TopBar.tsx'
+import { cannotBeWorked } from './cannot-be-worked.ts'
 import { EmptyHoop } from './EmptyHoop.tsx'
 import { SamplerPicture } from './SamplerPicture.tsx'
 
@@ -85,7 +86,10 @@ export function Shelf() {
       return
     }
     const made = await told(makeSampler({ document: read.value }))
-    if (made) message.success(`${made.document.name} is on the shelf.`)
+    if (!made) return
+    message.success(`${made.document.name} is on the shelf.`)
+    const wrong = await cannotBeWorked(made.document).catch(() => null)
+    if (wrong !== null) message.warning(`${made.document.name} is on the shelf, but not all of it can be worked. ${wrong}`, 12)
   }
 
   return (

@@ -48,6 +48,11 @@ export interface Happened {
   readonly from: string | null
   readonly at: string
 }
+/** What is kept of an account, and how much may be, bytes. */
+export interface RoomAnswer {
+  readonly bytes: number
+  readonly most: number
+}
 export const makeSampler = z.union([z.object({ name: shortText }), z.object({ document: z.unknown() })])
 
 /** A request of this many bytes or more is refused; the page sends no larger ones. */

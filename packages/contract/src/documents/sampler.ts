@@ -80,22 +80,34 @@ export const sampler = z
     stitches: z.array(stitchDocument).max(100).default([]),
   })
   .superRefine((document, context) => {
-    const wrong = (path: readonly (string | number)[], message: string): void => context.addIssue({ code: 'custom', path: [...path], message })
-    for (const [list, path] of listsOf(document))
-      for (const [index, one] of repeated(list)) wrong([...path, index, 'id'], `"${one}" stands twice; give each an id of its own`)
-    for (const reference of danglingReferences(document)) wrong(reference.path, nothingThere(reference))
-    const taught = document.lessons.flatMap((one, at) => one.exercises.map((exerciseId, place) => ({ exerciseId, path: ['lessons', at, 'exercises', place] })))
-    for (const [index, one] of repeated(taught.map(({ exerciseId }) => ({ id: exerciseId }))))
-      wrong(taught[index]?.path ?? ['lessons'], `"${one}" is taught twice; leave it in one lesson`)
-    const members = document.drawing.groups.flatMap((group, at) =>
-      group.members.map((member, place) => ({ member, path: ['drawing', 'groups', at, 'members', place] })),
-    )
-    for (const [index, one] of repeated(members.map(({ member }) => ({ id: member }))))
-      wrong(members[index]?.path ?? [], `"${one}" is in two groups; leave it in one`)
-    for (const [index, one] of document.exercises.entries())
-      for (const [place, guideId] of repeated(one.on.map((on) => ({ id: on.guide }))))
-        wrong(['exercises', index, 'on', place], `it is worked on "${guideId}" twice; name each guide once`)
+    for (const { path, message } of wrongAmong(document)) context.addIssue({ code: 'custom', path: [...path], message })
   }) satisfies z.ZodType<Sampler>
+
+interface Wrong {
+  readonly path: readonly (string | number)[]
+  readonly message: string
+}
+
+/** What is wrong between parts each of which is right: an id twice, a name of something that is not there. */
+export function wrongAmong(document: Sampler): readonly Wrong[] {
+  const all: Wrong[] = []
+  const wrong = (path: Wrong['path'], message: string): void => void all.push({ path, message })
+  for (const [list, path] of listsOf(document))
+    for (const [index, one] of repeated(list)) wrong([...path, index, 'id'], `"${one}" stands twice; give each an id of its own`)
+  for (const reference of danglingReferences(document)) wrong(reference.path, nothingThere(reference))
+  const taught = document.lessons.flatMap((one, at) => one.exercises.map((exerciseId, place) => ({ exerciseId, path: ['lessons', at, 'exercises', place] })))
+  for (const [index, one] of repeated(taught.map(({ exerciseId }) => ({ id: exerciseId }))))
+    wrong(taught[index]?.path ?? ['lessons'], `"${one}" is taught twice; leave it in one lesson`)
+  const members = document.drawing.groups.flatMap((group, at) =>
+    group.members.map((member, place) => ({ member, path: ['drawing', 'groups', at, 'members', place] })),
+  )
+  for (const [index, one] of repeated(members.map(({ member }) => ({ id: member }))))
+    wrong(members[index]?.path ?? [], `"${one}" is in two groups; leave it in one`)
+  for (const [index, one] of document.exercises.entries())
+    for (const [place, guideId] of repeated(one.on.map((on) => ({ id: on.guide }))))
+      wrong(['exercises', index, 'on', place], `it is worked on "${guideId}" twice; name each guide once`)
+  return all
+}
 
 function listsOf(document: Sampler): readonly (readonly [readonly { readonly id: string }[], readonly string[]])[] {
   return [
@@ -104,7 +116,7 @@ function listsOf(document: Sampler): readonly (readonly [readonly { readonly id:
     [document.drawing.groups, ['drawing', 'groups']],
     [document.exercises, ['exercises']],
     [document.lessons, ['lessons']],
-    [document.keptOrders, ['keptOrders']],
+    [document.keptOrders ?? [], ['keptOrders']],
     [document.stitches, ['stitches']],
   ]
 }

@@ -9,7 +9,8 @@ import { applyStoresOperation, type Stores, type StoresOperation } from '@lemmat
 import type { z } from 'zod'
 import { classDocument } from '../documents/class.ts'
 import { problemsOf } from '../documents/read.ts'
-import { sampler } from '../documents/sampler.ts'
+import { checkChanged } from '../documents/check-changed.ts'
+import { sampler, wrongAmong } from '../documents/sampler.ts'
 import { stores } from '../documents/stores.ts'
 
 export interface SentOperation<One = Operation> {
@@ -30,7 +31,7 @@ export interface Applied<Document, One> {
 }
 
 export function applySamplerOperations(document: Sampler, sent: readonly SentOperation[]): Applied<Sampler, Operation> {
-  return applyAll(document, sent, applyOperation, sampler)
+  return applyAll(document, sent, applyOperation, sampler, checkedSampler)
 }
 
 export function applyClassOperations(document: ClassDocument, sent: readonly SentOperation<ClassOperation>[]): Applied<ClassDocument, ClassOperation> {
@@ -41,16 +42,23 @@ export function applyStoresOperations(document: Stores, sent: readonly SentOpera
   return applyAll(document, sent, applyStoresOperation, stores)
 }
 
+/** Only what changed: of a large sampler the rest is nearly all of it. Null where something is wrong. */
+function checkedSampler(before: Sampler, after: Sampler): Sampler | null {
+  const read = checkChanged(sampler, before, after)
+  return read && wrongAmong(read).length === 0 ? read : null
+}
+
 function applyAll<Document, One>(
   document: Document,
   sent: readonly SentOperation<One>[],
   apply: (document: Document, operation: One) => Result<Document>,
   schema: z.ZodType<Document>,
+  check: (before: Document, after: Document) => Document | null = (_before, after) => schema.safeParse(after).data ?? null,
 ): Applied<Document, One> {
   const whole = applySome(document, sent, apply)
-  // The whole document is checked once; only where it is wrong is the edit that makes it so looked for, one by one.
-  const checked = schema.safeParse(whole.document)
-  if (checked.success) return { ...whole, document: checked.data }
+  // All of it is checked once; only where it is wrong is the edit that makes it so looked for, one by one.
+  const checked = check(document, whole.document)
+  if (checked) return { ...whole, document: checked }
   let now = document
   const applied: SentOperation<One>[] = []
   const refused: Refusal[] = [...whole.refused]

@@ -1,8 +1,9 @@
 /** Documents that ask for more thread than can be held: refused, in words, with the exercise named, and the others worked. */
 import { describe, expect, it } from 'vitest'
+import { error, failure } from '../base/index.ts'
 import { type Exercise, newSampler, type Sampler } from '../sampler/index.ts'
 import { MOST_SEGMENTS } from './budget.ts'
-import { workSampler } from './index.ts'
+import { samplerBudget, workSampler } from './index.ts'
 
 /** A field of 100 by 100 crosses, so many times over. */
 const field = (id: string, copies: number): { readonly exercise: Exercise; readonly guide: Sampler['drawing']['guides'][number] } => ({
@@ -41,6 +42,17 @@ describe('too much thread', () => {
         .reduce((total, piece) => total + piece.worked.segments.length, 0),
     ).toBeLessThan(MOST_SEGMENTS.sampler)
   })
+})
+
+it('what several come to is counted for them together: the one that no longer fits is refused, and so is whatever comes after', () => {
+  const [large, small] = [4, 1].map((copies) => workSampler(samplerOf(field('a', copies))).results.get('a'))
+  if (!large || !small) throw new Error('nothing was worked')
+  const budget = samplerBudget()
+  expect(budget.take(failure(error('exercise.too-much', [])))).toMatchObject({ ok: false, problems: [{ code: 'exercise.too-much' }] })
+  expect([large, large, large].map((one) => budget.take(one).ok)).toEqual([true, true, true])
+  expect(budget.isSpent()).toBe(false)
+  expect(budget.take(small)).toMatchObject({ ok: false, problems: [{ code: 'exercise.too-much-in-all', figures: { most: MOST_SEGMENTS.sampler } }] })
+  expect([budget.isSpent(), budget.take(small).ok]).toEqual([true, false])
 })
 
 it('a shape of a table\u2019s size in rows is refused before a row is drawn, however small the file', () => {

@@ -1,8 +1,8 @@
 /** A whole sampler worked, exercise by exercise, with every problem gathered under its exercise. */
 import { surroundingsOf } from '../assign/index.ts'
-import { about, atOnce, error, failure, type Problem, type Result, sum } from '../base/index.ts'
+import { about, atOnce, type Problem, type Result } from '../base/index.ts'
 import { type Exercise, layExercises, type Sampler, teachingOrder } from '../sampler/index.ts'
-import { MOST_SEGMENTS } from './budget.ts'
+import { samplerBudget, tooMuchInAll } from './sampler-budget.ts'
 import { type WorkedExercise, workExercise } from './work-exercise.ts'
 
 export interface WorkedSampler {
@@ -22,17 +22,14 @@ export function* workInSteps(sampler: Sampler, wanted?: ReadonlySet<string>): Ge
   const laid = new Map(layExercises(sampler).map((result, index) => [sampler.exercises[index] as Exercise, result] as const))
   const results = new Map<string, Result<WorkedExercise>>()
   const problems: Problem[] = []
-  let segments = 0
-  /** What is beyond it is not kept: all of them together would not be held. */
-  const within = (result: Result<WorkedExercise>): Result<WorkedExercise> => {
-    if (result.ok) segments += sum(result.value.pieces.map((piece) => piece.worked.segments.length))
-    return segments > MOST_SEGMENTS.sampler ? failure(error('exercise.too-much-in-all', [], { most: MOST_SEGMENTS.sampler })) : result
-  }
+  // What is beyond it is not kept, and what comes after not worked: all of them together would not be held.
+  const budget = samplerBudget()
+  const within = (work: () => Result<WorkedExercise>): Result<WorkedExercise> => (budget.isSpent() ? tooMuchInAll() : budget.take(work()))
   const all = teachingOrder(sampler).filter((one) => !wanted || wanted.has(one.id))
   for (const [index, exercise] of all.entries()) {
     yield index / all.length
     const one = laid.get(exercise) as NonNullable<ReturnType<typeof laid.get>>
-    const result = within(one.ok ? workExercise(one.value, around) : one)
+    const result = within(() => (one.ok ? workExercise(one.value, around) : one))
     results.set(exercise.id, result)
     problems.push(...underExercise(sampler.exercises.indexOf(exercise), exercise, result.ok ? result.value.problems : result.problems))
   }

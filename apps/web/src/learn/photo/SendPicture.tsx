@@ -2,6 +2,7 @@
 import type { SentPicture } from '@lemmata/contract'
 import { useState } from 'react'
 import { talk } from '../talk.ts'
+import { troubleInWords } from '../trouble.ts'
 import type { KeptInPage } from '../use-kept.ts'
 import { dayIn, useLanguage, useWords } from '../words/index.ts'
 
@@ -19,7 +20,8 @@ async function drawn(window: ImageBitmap): Promise<Blob> {
 }
 
 export function SendPicture({ page, exercise, window }: Props) {
-  const words = useWords().photo
+  const all = useWords()
+  const words = all.photo
   const [at, setAt] = useState<'here' | 'going' | 'sent'>('here')
   const [trouble, setTrouble] = useState<string | null>(null)
   const send = async (): Promise<void> => {
@@ -33,7 +35,7 @@ export function SendPicture({ page, exercise, window }: Props) {
       await page.send(true)
     } catch (thrown) {
       setAt('here')
-      setTrouble(thrown instanceof Error ? thrown.message : words.notSent)
+      setTrouble(troubleInWords(thrown, all, words.notSent))
     }
   }
   return (
@@ -49,7 +51,8 @@ export function SendPicture({ page, exercise, window }: Props) {
 
 /** What her teacher can see of her rows of this exercise. */
 export function SentPictures({ page, sent }: Pick<Props, 'page'> & { readonly sent: readonly SentPicture[] }) {
-  const words = useWords().photo
+  const all = useWords()
+  const words = all.photo
   const language = useLanguage()
   const [trouble, setTrouble] = useState<string | null>(null)
   if (sent.length === 0) return null
@@ -57,7 +60,7 @@ export function SentPictures({ page, sent }: Pick<Props, 'page'> & { readonly se
     const { key } = page.kept
     if (key === null) return
     setTrouble(null)
-    await what(key).catch((thrown: unknown) => setTrouble(thrown instanceof Error ? thrown.message : words.notSent))
+    await what(key).catch((thrown: unknown) => setTrouble(troubleInWords(thrown, all, words.notSent)))
     await page.send(true)
   }
   return (

@@ -15,6 +15,11 @@ export const ENGLISH = {
   list: listInWords,
   onWay: 'Your week is on its way …',
   moment: 'One moment …',
+  noConnection: 'No connection just now. Try again in a moment.',
+  nothingKept: 'This device keeps nothing more: stay on this page until it says that all is sent.',
+  unexpected: 'The server answered something unexpected. Try again.',
+  /** By code, what the server says in English itself. */
+  refusals: {} as Readonly<Record<string, string>>,
   week: {
     next: 'Next:',
     train: 'Where does the needle go next?',

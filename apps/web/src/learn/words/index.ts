@@ -1,19 +1,35 @@
 /** The words of a learner's page, in the language in which her course's steps and sheets come out; before it is known, in her device's. */
 import type { Language } from '@lemmata/core/language'
-import { createContext, useContext } from 'react'
+import { createContext, useContext, useEffect, useState } from 'react'
 import { ENGLISH, type LearnWords } from './english.ts'
-import { GERMAN } from './german.ts'
 
 export type { LearnWords } from './english.ts'
 
-export const LEARN_WORDS: Readonly<Record<Language, LearnWords>> = { en: ENGLISH, de: GERMAN }
+/** Others are sent for where somebody reads them: on a phone every file counts. */
+const OTHERS: Readonly<Record<Exclude<Language, 'en'>, () => Promise<LearnWords>>> = { de: () => import('./german.ts').then((one) => one.GERMAN) }
+const here = new Map<Language, LearnWords>([['en', ENGLISH]])
+
+/** Whether the words of a language are here; where they cannot be had, English does. */
+export function useWordsHere(language: Language): boolean {
+  const [, setLoaded] = useState<Language>('en')
+  useEffect(() => {
+    if (language === 'en' || here.has(language)) return
+    void OTHERS[language]()
+      .catch(() => ENGLISH)
+      .then((words) => {
+        here.set(language, words)
+        setLoaded(language)
+      })
+  }, [language])
+  return here.has(language)
+}
 
 export const languageOfDevice = (): Language => (navigator.language.toLowerCase().startsWith('de') ? 'de' : 'en')
 
 const Spoken = createContext<Language>('en')
 export const SpokenIn = Spoken.Provider
 export const useLanguage = (): Language => useContext(Spoken)
-export const useWords = (): LearnWords => LEARN_WORDS[useLanguage()]
+export const useWords = (): LearnWords => here.get(useLanguage()) ?? ENGLISH
 
 /** What stands in a format, as the device knows it: no names of months need be loaded. */
 const PARTS = {
