@@ -52,7 +52,7 @@ else {
       processes: config.PROCESSES,
       print: (account, order, watch) => printHere(account, order as Omit<PrintJob, 'id'>, watch),
       figures: () => registry.clusterMetrics(),
-      ...{ onReady, onLost: fail },
+      ...{ onReady, onLost: fail, onEnded: (sentence) => void process.stderr.write(`  ${sentence}\n`) },
     })
     stopWhenTold([led, stopPrinting, tidied])
   }

@@ -11,6 +11,8 @@ export interface Led {
   readonly figures: () => Promise<string>
   /** The first of them serves. */
   readonly onReady: (port: number) => void
+  /** One has ended by itself, and is begun anew. */
+  readonly onEnded: (sentence: string) => void
   /** They end again and again. */
   readonly onLost: (sentence: string) => void
 }
@@ -22,7 +24,7 @@ const PAUSE_MS = 1000
 const MOST_FAILURES = 8
 
 /** Answers with what ends them: what they have under way is finished first. */
-export function lead({ processes, print, figures, onReady, onLost }: Led): () => Promise<void> {
+export function lead({ processes, print, figures, onReady, onEnded, onLost }: Led): () => Promise<void> {
   cluster.setupPrimary({ serialization: 'advanced' })
   const under = new Map<Worker, Map<number, AbortController>>()
   let stopping = false
@@ -48,6 +50,7 @@ export function lead({ processes, print, figures, onReady, onLost }: Led): () =>
       if (!isReady) return onLost('The server could not be started.')
       failures = Date.now() - began > WELL_AFTER_MS ? 0 : failures + 1
       if (failures >= MOST_FAILURES) return onLost(`A server process ended with ${signal ?? code}, again and again.`)
+      onEnded(`A server process ended with ${signal ?? code}. It is begun anew.`)
       setTimeout(() => !stopping && begin(place), failures <= 1 ? 0 : PAUSE_MS)
     })
   }
