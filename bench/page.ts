@@ -181,18 +181,19 @@ async function measure(context: BrowserContext, address: string): Promise<void> 
   })
   say('the same, worked anew', `${anew} ms`)
 
+  // In a window of its own, for the page before takes time as it ends. The first time what shows the wall is read and compiled too.
   sizes.clear()
-  await page.goto(cloth.replace('/cloth', '/brief'))
-  const wall = await (async () => {
+  for (const when of ['for the first time ever', 'where nothing of it is kept']) {
+    await page.goto('about:blank')
+    await page.waitForTimeout(1000)
     await page.goto(cloth.replace('/cloth', '/stitches'))
     await page.waitForFunction(wallInView, undefined, { timeout: 60_000 })
-    say('the wall, what of it is in view', `${Math.round(await page.evaluate(() => performance.now()))} ms after the page was asked for`)
-    return untilWhole(page)
-  })()
-  say('the wall complete, where nothing is kept', `${wall} ms after the page was asked for; at most 2000 ms`)
+    say(`the wall, what of it is in view, ${when}`, `${Math.round(await page.evaluate(() => performance.now()))} ms after the page was asked for`)
+    say(`the wall complete, ${when}`, `${await untilWhole(page)} ms after the page was asked for; at most 2000 ms`)
+    await page.evaluate(untilStored, 'lemmata-wall')
+    if (when === 'for the first time ever') await page.evaluate(forgetAll)
+  }
   say('stitches stage, compressed', `${loaded()} kB`)
-  // It is kept a moment after it is seen.
-  await page.evaluate(untilStored, 'lemmata-wall')
   await page.reload()
   say('the wall complete, looked at again', `${await untilWhole(page)} ms after the page was asked for; at most 2000 ms`)
   // The hand, while it moves, beside an empty page.
@@ -254,7 +255,8 @@ async function comeToWall(page: Page): Promise<number> {
   await link.waitFor()
   return time(async () => {
     await link.click()
-    await page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/).waitFor({ timeout: 60_000 })
+    // Asked every frame: a locator is looked for twice a second.
+    await page.waitForFunction(wallWhole, undefined, { timeout: 60_000 })
   })
 }
 

@@ -1,5 +1,5 @@
 /** What a crew does with groups: all are worked, the urgent first, none twice, and a worker that breaks is replaced. */
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { makeCrew, NOT_ASKED_YET } from './crew.ts'
 import type { RunningWorker } from './protocol.ts'
 
@@ -61,21 +61,60 @@ describe('a crew', () => {
     expect(asked.map((one) => one.numbers[0])).toEqual([1, 2, 100])
   })
 
-  it('what is not asked for yet is worked one group at a time, and only while nothing else is', async () => {
-    const { asked, make, settle } = bench()
-    const crew = makeCrew(make, 2)
-    crew.inGroups([1, 2, 3], 1, NOT_ASKED_YET, double, () => undefined)
-    expect(asked.map((one) => one.numbers[0])).toEqual([1])
-    crew.inGroups([100, 101], 1, 2, double, () => undefined)
-    asked[0]?.answer()
-    await settle()
-    expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101])
-    asked[1]?.answer()
-    await settle()
-    expect(asked).toHaveLength(3)
-    asked[2]?.answer()
-    await settle()
-    expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101, 2])
+  describe('what is not asked for yet', () => {
+    beforeEach(() => void vi.useFakeTimers())
+    afterEach(() => void vi.useRealTimers())
+    const aMoment = (): void => void vi.advanceTimersByTime(500)
+
+    it('is begun when nothing has been asked for a moment, one group at a time, and only while nothing else is', async () => {
+      const { asked, make, settle } = bench()
+      const crew = makeCrew(make, 2)
+      crew.inGroups([1, 2, 3], 1, NOT_ASKED_YET, double, () => undefined)
+      expect(asked).toHaveLength(0)
+      aMoment()
+      expect(asked.map((one) => one.numbers[0])).toEqual([1])
+      crew.inGroups([100, 101], 1, 2, double, () => undefined)
+      asked[0]?.answer()
+      await settle()
+      expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101])
+      asked[1]?.answer()
+      asked[2]?.answer()
+      await settle()
+      expect(asked).toHaveLength(3)
+      aMoment()
+      asked[3]?.answer()
+      await settle()
+      // Begun, it goes on without waiting again.
+      expect(asked.map((one) => one.numbers[0])).toEqual([1, 100, 101, 2, 3])
+    })
+
+    it('lets what is asked for within that moment go first', () => {
+      const { asked, make } = bench()
+      const crew = makeCrew(make, 1)
+      crew.inGroups([1, 2], 1, NOT_ASKED_YET, double, () => undefined)
+      vi.advanceTimersByTime(400)
+      crew.inGroups([100, 101, 102], 1, 1, double, () => undefined)
+      aMoment()
+      expect(asked.map((one) => one.numbers[0])).toEqual([100, 101])
+    })
+
+    it('is worked as what is asked for as soon as it is', () => {
+      const { asked, make } = bench()
+      const crew = makeCrew(make, 2)
+      let isAside = true
+      crew.inGroups(
+        [1, 2, 3, 4, 5],
+        1,
+        () => (isAside ? NOT_ASKED_YET : 2),
+        double,
+        () => undefined,
+      )
+      crew.inGroups([100], 1, 1, double, () => undefined)
+      expect(asked.map((one) => one.numbers[0])).toEqual([100])
+      isAside = false
+      crew.reconsider()
+      expect(asked.map((one) => one.numbers[0])).toEqual([100, 1, 2, 3])
+    })
   })
 
   it('a dropped job begins no further group; those in hand are still told', async () => {

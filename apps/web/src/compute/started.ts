@@ -2,8 +2,11 @@
 
 import workWorker from './work.worker.ts?beside-page'
 
-/** The page keeps half of a small machine and most of a large one's is left to others. */
-export const WORKERS = Math.min(4, Math.max(2, Math.floor((typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency) / 2)))
+/**
+ * The page keeps half of a small machine, and most of a large one's is left to others. On two cores a second worker has everything later, not
+ * sooner: each of them has its code compiled for itself, which takes as long as what it works.
+ */
+export const WORKERS = Math.min(4, Math.max(1, Math.floor((typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency) / 2)))
 
 /** Changes with every build of what works stitches; none while the program is being written, when nothing is to be kept. */
 export const PROGRAM = import.meta.env.PROD ? workWorker : null

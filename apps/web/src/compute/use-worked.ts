@@ -5,9 +5,10 @@ import { type SamplerBudget, samplerBudget, tooMuchInAll, type WorkedExercise } 
 import { courseOf, type CourseItem } from '@lemmata/core/order'
 import { layExercises, type Sampler, teachingOrder } from '@lemmata/core/sampler'
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react'
+import { NOT_ASKED_YET } from './crew.ts'
 import { showTogether } from './shown-together.ts'
 import { type Entries, type Laid, staleWork } from './stale-work.ts'
-import { workExercises } from './workers.ts'
+import { reconsiderWork, workExercises } from './workers.ts'
 
 const FEW = 8
 
@@ -23,7 +24,8 @@ export interface WorkedInPage {
   readonly failed: string | null
 }
 
-export function useWorkedSampler(sampler: Sampler): WorkedInPage {
+/** `isAside`: what is looked at is not made of it. Opening then waits until the workers have nothing else to do. */
+export function useWorkedSampler(sampler: Sampler, isAside = false): WorkedInPage {
   const { cloth, threads, stitches, exercises, drawing, lessons } = sampler
   const { level, waysOfWorking, hardFor, language } = sampler.brief
   const around = useMemo<Surroundings>(
@@ -39,6 +41,11 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
   const [failed, setFailed] = useState<string | null>(null)
   const known = useRef<Entries>(entries)
   const asked = useRef(0)
+  const aside = useRef(isAside)
+  useEffect(() => {
+    aside.current = isAside
+    reconsiderWork()
+  }, [isAside])
   const stale = useMemo(() => staleWork(all, entries, around), [all, around, entries])
 
   useEffect(() => {
@@ -72,7 +79,7 @@ export function useWorkedSampler(sampler: Sampler): WorkedInPage {
     )
     const workable = wanted.flatMap(({ exercise, laid }) => (laid.ok ? [{ exercise, result: laid, laid: laid.value }] : []))
     // A few are an edit, that someone waits for; many are a sampler that is opened.
-    const job = workExercises(workable, around, workable.length > FEW ? 2 : 0, (group, results) => {
+    const job = workExercises(workable, around, workable.length > FEW ? () => (aside.current ? NOT_ASKED_YET : 2) : 0, (group, results) => {
       keep(
         group.map(({ exercise, result }) => ({ exercise, laid: result })),
         results,

@@ -16,6 +16,9 @@ const crew = makeCrew(() => runWorker<WorkService>(takeWorker, 'Working the stit
 /** While a sampler is still on its way. */
 export const readyWorkers = (): void => crew.ready()
 
+/** When another stage is gone to. */
+export const reconsiderWork = (): void => crew.reconsider()
+
 type Results = readonly Result<WorkedExercise>[]
 
 const unpackAll = (packed: readonly Packed[]): Results => packed.map((one) => unpack(one) as Result<WorkedExercise>)
@@ -27,7 +30,7 @@ const SWATCHES = 5
 export function workExercises<One extends { readonly laid: LaidExercise }>(
   all: readonly One[],
   around: Surroundings,
-  urgency: Urgency,
+  urgency: Urgency | (() => Urgency),
   onGroup: (group: readonly One[], results: Results) => void,
 ): Job {
   return crew.inGroups(
@@ -45,26 +48,14 @@ export function workExercises<One extends { readonly laid: LaidExercise }>(
   )
 }
 
-/** `kept`: pictures that need not be painted, when it is known which. */
 export function paintWall(
   all: readonly StitchDocument[],
   around: Surroundings,
   look: WallLook,
   isAsked: boolean,
-  kept: Promise<ReadonlyMap<string, WallPicture>>,
   onGroup: (group: readonly StitchDocument[], pictures: readonly WallPicture[]) => void,
 ): Job {
-  return crew.inGroups(
-    all,
-    SWATCHES,
-    isAsked ? 1 : NOT_ASKED_YET,
-    async (service, group) => {
-      const before = await kept
-      const there = group.flatMap(({ id }) => before.get(id) ?? [])
-      return there.length === group.length ? there : service.paintWall(group, around, look)
-    },
-    onGroup,
-  )
+  return crew.inGroups(all, SWATCHES, isAsked ? 1 : NOT_ASKED_YET, (service, group) => service.paintWall(group, around, look), onGroup)
 }
 
 /** Worked at once, before anything that waits; as far as one sampler may go. */

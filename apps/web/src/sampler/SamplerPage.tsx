@@ -1,5 +1,4 @@
 /** An open sampler: its head, the spine, the stage, and the card of what is held. */
-import type { StitchDocument } from '@lemmata/core/notation'
 import type { Operation } from '@lemmata/core/sampler'
 import { App } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
@@ -7,7 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { api, sentenceOf } from '../api/client.ts'
 import { UNLESS_TYPING } from '../look/keys.ts'
-import { serverApi, useOwnStitchesQuery } from '../api/server-api.ts'
+import { serverApi } from '../api/server-api.ts'
 import { useWorkedSampler, WorkedContext } from '../compute/use-worked.ts'
 import { readyWorkers } from '../compute/workers.ts'
 import { continueTurns, redo, samplerKey, undo, useAppDispatch, useAppSelector } from '../store/index.ts'
@@ -21,6 +20,7 @@ import { Head } from './Head.tsx'
 import { HeldCard } from '../card/HeldCard.tsx'
 import { Spine } from '../spine/Spine.tsx'
 import { isNarrow, useFolded } from '../spine/use-folded.ts'
+import { useOwnList } from '../stitches/use-own-stitches.ts'
 import { useWallBeforehand, useWallOf } from '../stitches/use-wall.ts'
 import { stageStates } from './stage-states.ts'
 import { TopBar } from './TopBar.tsx'
@@ -92,18 +92,18 @@ export function SamplerPage() {
 /** Stages that have the exercises at their side; those that concern one exercise have its card. */
 const WITH_SPINE = ['stitches', 'order', 'cloth', 'thread', 'sheets']
 const WITH_CARD = ['order', 'cloth', 'thread']
-
-const NO_STITCHES: readonly StitchDocument[] = []
+/** Nothing of these is made of worked exercises but what the spine says of them. */
+const BESIDE_THE_WORK = ['brief', 'stitches']
 
 function Work({ open }: { open: OpenSampler }) {
   const { document: sampler } = open
-  const worked = useWorkedSampler(sampler)
   const location = useLocation()
   const navigate = useNavigate()
   const selected = useAppSelector((state) => state.sampler.selected)
   const stage = location.pathname.split('/')[3] ?? 'cloth'
+  const worked = useWorkedSampler(sampler, BESIDE_THE_WORK.includes(stage))
   const [folded, fold] = useFolded(stage)
-  const { data: ownStitches = NO_STITCHES } = useOwnStitchesQuery()
+  const ownStitches = useOwnList()
   useWallBeforehand(worked.complete && stage !== 'stitches', useWallOf(sampler, ownStitches, 'front'))
   const stages = useMemo(() => stageStates(sampler, worked, open.revision, open.printedRevision), [sampler, worked, open.revision, open.printedRevision])
   useEffect(() => {

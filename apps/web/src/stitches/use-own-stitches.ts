@@ -14,10 +14,16 @@ export interface OwnStitches {
 
 const NONE: readonly StitchDocument[] = []
 
+/** One and the same list as long as there is none, whether that is known already or not: nothing is worked twice for it. */
+const listed = (data: readonly StitchDocument[] | undefined): readonly StitchDocument[] => (data && data.length > 0 ? data : NONE)
+
+/** The wall is whole without them; a lost connection is said where work is saved. */
+export const useOwnList = (): readonly StitchDocument[] => listed(useOwnStitchesQuery().data)
+
 export function useOwnStitches(): OwnStitches {
   const { message } = App.useApp()
-  // The wall is whole without them; a lost connection is said where work is saved.
-  const { data: list = NONE, refetch } = useOwnStitchesQuery()
+  const { data, refetch } = useOwnStitchesQuery()
+  const list = listed(data)
   const [put] = usePutOwnStitchMutation()
   const [take] = useRemoveOwnStitchMutation()
   const keep = useCallback(

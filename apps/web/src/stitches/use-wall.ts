@@ -105,27 +105,37 @@ interface Painting {
   readonly drop: () => void
 }
 
-/** What is remembered is there at once, what the browser has kept a moment later; the rest is painted, and then all of it kept. */
+/**
+ * What is remembered is there at once. The rest is begun, and what of it the browser has kept comes meanwhile: a wall is kept whole or not at
+ * all, so that nothing is left to paint then. Painted, it is kept.
+ */
 function paintWall(wall: WallOf, isAsked: boolean, onGroup: (soFar: ReadonlyMap<string, WallPicture>) => void): Painting {
   const { documents, around, look } = wall
   const { pictures, stale } = whatIsNew(wall)
   if (stale.length === 0) return { ended: Promise.resolve(pictures), drop: () => undefined }
+  let isKept = false
+  const job = askForWall(stale, around, look, isAsked, (group, painted) => {
+    if (isKept) return
+    group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
+    onGroup(pictures)
+  })
   const key = wallKey(
     PROGRAM,
     documents.map(({ id }) => id),
     around,
     look,
   )
-  const kept = key.then((address) => (address === null ? new Map<string, WallPicture>() : wallKept(address)))
-  // Asked for at once, so that it stands before what is asked for later; what was kept is looked for on the way.
-  const job = askForWall(stale, around, look, isAsked, kept, (group, painted) => {
-    group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
+  const kept = key.then(async (address) => {
+    const before = address === null ? null : await wallKept(address)
+    isKept = before !== null && documents.every(({ id }) => before.has(id))
+    if (!before || !isKept) return
+    for (const { id } of stale) pictures.set(id, before.get(id) as WallPicture)
     onGroup(pictures)
+    job.drop()
   })
-  const ended = job.ended.then(async () => {
-    const [address, before] = await Promise.all([key, kept])
+  const ended = Promise.all([job.ended, key, kept]).then(([, address]) => {
     const isWhole = documents.every(({ id }) => pictures.has(id))
-    if (address !== null && isWhole && before.size < pictures.size) void keepWall(address, pictures)
+    if (address !== null && isWhole && !isKept) void keepWall(address, pictures)
     return pictures
   })
   return { ended, drop: job.drop }

@@ -15,7 +15,9 @@ export const rowPlans = (sampler: Sampler): ReadonlyMap<string, RowPlan> =>
 export function rowLike(plan: RowPlan, uneven: number, off: number): RowSummary {
   const lengthMm = rounded(plan.stitchMm * (1 + off))
   return {
-    ...{ method: 1, isCounted: true, isPutRight: false, kind: plan.kind, count: Math.max(1, Math.round(plan.count / (1 + off))) },
+    // Side by side they are measured as a whole: no picture counts them.
+    ...{ method: 1, isCounted: plan.kind !== 'side-by-side', isPutRight: false, kind: plan.kind },
+    ...{ count: Math.max(1, Math.round(plan.count / (1 + off))) },
     ...{ lengthMm, spreadMm: rounded(uneven * lengthMm), plannedMm: rounded(plan.stitchMm), firstMm: rounded(lengthMm * (1 + uneven / 4)) },
     ...{ lastMm: rounded(lengthMm * (1 - uneven / 4)), gapMm: plan.gapMm > 0 ? rounded(plan.gapMm * (1 + off)) : null },
     ...{ plannedGapMm: plan.gapMm > 0 ? rounded(plan.gapMm) : null, driftMm: plan.acrossMm > 0 ? null : 0.22, leanDeg: null },

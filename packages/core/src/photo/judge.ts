@@ -4,6 +4,7 @@
  */
 import { sum } from '../base/index.ts'
 import type { CardFit } from './fit-card.ts'
+import { SURE } from './places.ts'
 import type { RowReading } from './reading.ts'
 import type { Strip } from './rectify.ts'
 import type { Ribbon } from './ribbon.ts'
@@ -52,9 +53,12 @@ const COVERED = 0.85
 const LINE = { most: 2.1, surely: 1.6 }
 const TWO = { least: 1.25, most: 3.1, surely: 1.5 }
 const OPEN = 2.6
-/** How much places must stand out, and by how much their number must be better than another. */
+/**
+ * How much places must stand out, and by how much their number must be better than another. Of stitches side by side no picture tells it: they
+ * are counted only as she counted them.
+ */
 const PATTERN: Readonly<Record<RowKind, number>> = { apart: 0, 'end-to-end': 0.9, 'beside-the-last': 1.8, looped: 2.4, crossed: 2, 'side-by-side': 1.7 }
-const MARGIN: Readonly<Record<RowKind, number>> = { apart: 0.5, 'end-to-end': 1, 'beside-the-last': 3.2, looped: 0.8, crossed: 0.5, 'side-by-side': 0 }
+const MARGIN: Readonly<Record<RowKind, number>> = { apart: 0.5, 'end-to-end': 1, 'beside-the-last': 3.2, looped: 0.8, crossed: 0.5, 'side-by-side': SURE }
 
 export const qualityOf = ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm }: CardFit): PictureQuality => ({ pixelsPerMm, tiltDeg, edgeMm, rmsMm })
 

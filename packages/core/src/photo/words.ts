@@ -62,7 +62,7 @@ const ENGLISH: RowWords = {
   },
   measured: ({ kind, count, length, planned, spread, pitch }) =>
     kind === 'side-by-side'
-      ? `Stitches of ${length} across (${planned} planned), about ${count} of them.`
+      ? `${spread === null ? 'Stitches' : `${count} stitches`} of ${length} across (${planned} planned).`
       : kind === 'apart'
         ? `${count} stitches, one every ${pitch}: each about ${length} (${planned} planned)${spread === null ? '' : `, varying by ${spread}`}.`
         : `${count} stitches of ${length} (${planned} planned)${spread === null ? '' : `, varying by ${spread}`}.`,
@@ -111,7 +111,7 @@ const GERMAN: RowWords = {
   },
   measured: ({ kind, count, length, planned, spread, pitch }) =>
     kind === 'side-by-side'
-      ? `Stiche von ${length} Länge (geplant ${planned}), etwa ${count}.`
+      ? `${spread === null ? 'Stiche' : `${count} Stiche`} von ${length} Länge (geplant ${planned}).`
       : kind === 'apart'
         ? `${count} Stiche, alle ${pitch} einer: jeder etwa ${length} (geplant ${planned})${spread === null ? '' : `, schwankend um ${spread}`}.`
         : `${count} Stiche von ${length} (geplant ${planned})${spread === null ? '' : `, schwankend um ${spread}`}.`,
