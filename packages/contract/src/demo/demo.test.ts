@@ -65,7 +65,11 @@ it('their term is half over: three lessons held, two missed, one learner stuck, 
     () => 20,
     () => 3,
   )
-  const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}` }))
+  // Whatever ids they are given, what was told last is the last.
+  const events = told.map((one, index) => ({ ...one, id: `00000000-0000-4000-8000-${String(999_999 - index).padStart(12, '0')}` }))
+  const rows = [...practiceOf(events, group.learners[0]?.id ?? '').exercises.values()].map((one) => one.rows.map((row) => row.spreadMm / row.lengthMm))
+  expect(rows.some((one) => one.length > 1)).toBe(true)
+  for (const one of rows) expect(one).toEqual([...one].sort((a, b) => b - a))
   for (const one of events) expect(markPractice.safeParse({ events: [one] }).success, JSON.stringify(one)).toBe(true)
   const lessons = sampler.lessons.map((one, index) => ({
     ...one,

@@ -19,8 +19,8 @@ const STUCK = 6
 const ASKS = 2
 /** Of the lengths of a beginner's first row, and of the one who gets no farther in three. */
 const UNEVEN = { first: 0.27, good: 0.12, stuck: [0.31, 0.28, 0.32] }
-/** So many hours after a lesson's day began it is practised at home: two days later, in the evening. */
-const EVENING = 'T19:10:00.000Z'
+/** At home it is practised in the evening. Of one moment, nothing is the last: rows are photographed one minute after the other. */
+const evening = (day: string, minute = 10): string => `${day}T19:${minute}:00.000Z`
 
 /** Needlefuls beside those that are reckoned, by place: some unpick, one wastes nothing. */
 const UNPICKED = [0, 1, 0, 0, 1, 1, 0, 0, 2, 0]
@@ -52,7 +52,8 @@ export function thursdayPractice(
       if (!lesson) continue
       const came = MISSED[place] !== index
       told.push({ ...{ learner, by: 'teacher', at: `${on}T18:30:00.000Z` }, kind: 'came', lesson: lesson.id, came })
-      const at = `${addDays(on, 2)}${EVENING}`
+      const day = addDays(on, 2)
+      const at = evening(day)
       const isLast = index === dated.length - 1
       for (const [which, exercise] of lesson.exercises.entries()) {
         // Who missed it, or has not come so far yet, has not begun its last piece.
@@ -70,15 +71,15 @@ export function thursdayPractice(
         const first = UNEVEN.first - 0.04 * index - 0.01 * (place % 4)
         const rows = isStuck ? UNEVEN.stuck : isDone && place % 2 === 0 ? [first, Math.max(UNEVEN.good, first - 0.1)] : place % 3 === 1 ? [first] : []
         if (plan && minutes >= 1)
-          for (const uneven of rows) told.push({ ...of, at, kind: 'row', exercise, row: rowLike(plan, uneven, 0.01 * ((place % 5) - 2)) })
+          for (const [row, uneven] of rows.entries())
+            told.push({ ...of, at: evening(day, 11 + row), kind: 'row', exercise, row: rowLike(plan, uneven, 0.01 * ((place % 5) - 2)) })
         if (place === ASKS && isLast && which === 0)
           told.push({ ...of, at, kind: 'question', exercise, asked: 'Does the thread lie left or right of the needle where the line turns?' })
       }
     }
     const next = lessons[dated.length]?.exercises[0]
     const last = dated.at(-1)
-    if (place === AHEAD && next !== undefined && last)
-      told.push({ ...of, at: `${addDays(last.on, 3)}${EVENING}`, kind: 'minutes', exercise: next, minutes: 18 })
+    if (place === AHEAD && next !== undefined && last) told.push({ ...of, at: evening(addDays(last.on, 3)), kind: 'minutes', exercise: next, minutes: 18 })
   }
   return told.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
 }
