@@ -2,6 +2,7 @@
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { constants } from 'node:zlib'
 import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
 import expressStaticGzip from 'express-static-gzip'
@@ -70,7 +71,8 @@ export function makeApp(settings: AppSettings): Express {
       strictTransportSecurity: isHosted ? { maxAge: 365 * 24 * 3600 } : false,
     }),
   )
-  app.use(compression())
+  // A twentieth smaller than at 4, which it would be, and as fast; above 6 it takes several times as long.
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } }))
   const api = express.Router()
   // Whatever is answered is somebody's own: nobody on the way keeps it. What may be kept says so itself.
   api.use((_request, response, next) => {

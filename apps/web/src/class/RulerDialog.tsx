@@ -154,6 +154,7 @@ function OneRow({ row: { plan }, sampler, kept, onKeep }: OneRowProps) {
         <WindowSeen
           names={WINDOW_NAMES}
           window={state.looked.window}
+          kind={plan.kind}
           stitches={measured?.stitches ?? []}
           chosen={null}
           asked={verdict?.state === 'touch' ? { label: 'Touch the thread', onTouch: photo.touch } : null}

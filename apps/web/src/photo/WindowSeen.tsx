@@ -1,6 +1,6 @@
-/** The card's window laid flat, with each stitch that was read marked over it. */
+/** The card's window laid flat, with what was read marked over it: each stitch, or of stitches side by side the edges between which they lie. */
 import type { Point } from '@lemmata/core/geometry'
-import { type ReadStitches, WINDOW } from '@lemmata/core/photo'
+import { marksOf, type ReadStitches, type RowKind, WINDOW } from '@lemmata/core/photo'
 import { type KeyboardEvent, type MouseEvent, useEffect, useRef, useState } from 'react'
 import './photo.css'
 
@@ -8,6 +8,7 @@ interface Props {
   /** Of the strip that is drawn along, and of the picture in it. */
   readonly names: { readonly strip: string; readonly window: string }
   readonly window: ImageBitmap
+  readonly kind: RowKind
   readonly stitches: ReadStitches
   /** Marked apart from the others; null where none is. */
   readonly chosen: number | null
@@ -20,7 +21,7 @@ const [BEFORE_MM, KEY_MM] = [5, 0.5]
 const [WIDE, TALL] = [WINDOW.right - WINDOW.left, WINDOW.bottom - WINDOW.top]
 const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } }
 
-export function WindowSeen({ names, window, stitches, chosen, asked }: Props) {
+export function WindowSeen({ names, window, kind, stitches, chosen, asked }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const along = useRef<HTMLDivElement>(null)
   const first = stitches[0]?.[0].x ?? null
@@ -46,8 +47,8 @@ export function WindowSeen({ names, window, stitches, chosen, asked }: Props) {
       <div className="photo-window">
         <canvas ref={canvas} role="img" aria-label={names.window} />
         <svg viewBox={`${WINDOW.left} ${WINDOW.top} ${WIDE} ${TALL}`} aria-hidden="true">
-          {stitches.map(([a, b], index) => (
-            <g key={index} className={`photo-stitch${index % 2 === 0 ? '' : ' other'}${index === chosen ? ' chosen' : ''}`}>
+          {marksOf(kind, stitches).map(([a, b], index) => (
+            <g key={index} className={`photo-stitch${kind === 'side-by-side' ? ' edge' : index % 2 === 0 ? '' : ' other'}${index === chosen ? ' chosen' : ''}`}>
               <path d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} className="under" />
               <path d={`M ${a.x} ${a.y} L ${b.x} ${b.y}`} />
             </g>

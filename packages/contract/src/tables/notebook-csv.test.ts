@@ -46,7 +46,7 @@ describe('a stitch notebook', () => {
     expect(Number(of(first, 'Strands'))).toBe(own?.assigned.main.bundle.strands)
     expect([of(first, 'Length mm'), of(first, 'Varies by mm'), of(first, 'Off the line mm')]).toEqual(['2.5', '0.9', '0.12'])
     expect(of(first, 'What was said')).toContain('mark every third hole')
-    expect([of(third, 'Varies by mm'), of(third, 'How it was measured')]).toEqual(['', 'as a whole'])
+    expect([of(first, 'Stitches'), of(third, 'Stitches'), of(third, 'Varies by mm'), of(third, 'How it was measured')]).toEqual(['20', '', '', 'as a whole'])
     expect(of(fourth, 'How it was measured')).toBe('each stitch, put right by hand')
     expect(of(first, 'Cloth')).toBe('\'=HYPERLINK("x")')
   })

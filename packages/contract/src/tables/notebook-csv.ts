@@ -46,7 +46,9 @@ export function notebookCsv(rows: readonly NotebookRow[], { language, units, clo
         main?.bundle.strands ?? '',
         main ? needleIn(main.needle.value, language) : '',
       ],
-      ...[row.count, figure(row.plannedMm), figure(row.lengthMm), row.isCounted ? figure(row.spreadMm) : '', row.driftMm === null ? '' : figure(row.driftMm)],
+      // Of a row that was measured as a whole only that.
+      ...[row.isCounted ? row.count : '', figure(row.plannedMm), figure(row.lengthMm)],
+      ...[row.isCounted ? figure(row.spreadMm) : '', row.driftMm === null ? '' : figure(row.driftMm)],
       ...[row.isPutRight ? byHand : row.isCounted ? surely : whole, ROW_WORDS[language].advice(advice, length)],
     ]
   })

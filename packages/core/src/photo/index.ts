@@ -14,6 +14,7 @@ export {
 export { CARD_MM, DOT_MM, DOTS, LONGEST_ROW_MM, TARGET_MM, TARGETS, WINDOW } from './card.ts'
 export { drawCard } from './draw-card.ts'
 export type { PictureQuality, Refusal, RowFigures, Verdict } from './judge.ts'
+export { marksOf } from './marks.ts'
 export { measureOpened, measureRow, MEASURING, type Opened, type OpenedPicture, openPicture, type SaidOfPicture } from './measure-row.ts'
 export { canPutRight, figuresOfStitches, putRight, type PutRight, type ReadStitches } from './put-right.ts'
 export { type Picture, smoothed } from './picture.ts'

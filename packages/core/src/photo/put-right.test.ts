@@ -1,7 +1,7 @@
 /** What was read wrongly, put right by hand. */
 import { describe, expect, it } from 'vitest'
 import type { RowKind } from './row-plan.ts'
-import { canPutRight, figuresOfStitches, putRight, type PutRight, type ReadStitches, type RowFigures } from './index.ts'
+import { canPutRight, figuresOfStitches, marksOf, putRight, type PutRight, type ReadStitches, type RowFigures } from './index.ts'
 
 /** Of 3 mm, with 1 mm of cloth between. */
 const APART: ReadStitches = [0, 4, 8, 12].map((x) => [
@@ -65,5 +65,27 @@ describe('a row put right by hand', () => {
 
   it('is for rows along a line: of stitches across a band none is told alone', () => {
     expect((['apart', 'end-to-end', 'beside-the-last', 'looped', 'crossed', 'side-by-side'] as const).filter(canPutRight)).toHaveLength(4)
+  })
+})
+
+describe('what is marked', () => {
+  const leaning: ReadStitches = [0, 0.5, 1].map((x) => [
+    { x: x + 0.4, y: -3 },
+    { x: x - 0.4, y: 3 },
+  ])
+
+  it('is each stitch, and of stitches side by side the upper and the lower edge of them all', () => {
+    expect(marksOf('crossed', leaning)).toBe(leaning)
+    expect(marksOf('side-by-side', leaning)).toEqual([
+      [
+        { x: 0.4, y: -3 },
+        { x: 1.4, y: -3 },
+      ],
+      [
+        { x: -0.4, y: 3 },
+        { x: 0.6, y: 3 },
+      ],
+    ])
+    expect(marksOf('side-by-side', [])).toEqual([])
   })
 })

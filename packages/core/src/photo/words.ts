@@ -17,7 +17,8 @@ export interface RowWords {
     readonly spread: string | null
     readonly pitch: string
   }) => string
-  readonly uncertain: (count: number) => string
+  /** Of a row that was measured as a whole. */
+  readonly uncertain: (kind: RowKind, count: number) => string
 }
 
 const ENGLISH: RowWords = {
@@ -66,7 +67,10 @@ const ENGLISH: RowWords = {
       : kind === 'apart'
         ? `${count} stitches, one every ${pitch}: each about ${length} (${planned} planned)${spread === null ? '' : `, varying by ${spread}`}.`
         : `${count} stitches of ${length} (${planned} planned)${spread === null ? '' : `, varying by ${spread}`}.`,
-  uncertain: (count) => `The row as a whole could be measured, but not counted surely: ${count} or so. Count them yourself.`,
+  uncertain: (kind, count) =>
+    kind === 'side-by-side'
+      ? 'They lie too close to be counted in a picture.'
+      : `The row as a whole could be measured, but not counted surely: ${count} or so. Count them yourself.`,
 }
 
 const GERMAN: RowWords = {
@@ -115,7 +119,10 @@ const GERMAN: RowWords = {
       : kind === 'apart'
         ? `${count} Stiche, alle ${pitch} einer: jeder etwa ${length} (geplant ${planned})${spread === null ? '' : `, schwankend um ${spread}`}.`
         : `${count} Stiche von ${length} (geplant ${planned})${spread === null ? '' : `, schwankend um ${spread}`}.`,
-  uncertain: (count) => `Die Reihe ist im Ganzen gemessen, aber nicht sicher gezählt: etwa ${count}. Zähle selbst nach.`,
+  uncertain: (kind, count) =>
+    kind === 'side-by-side'
+      ? 'Sie liegen zu dicht, um sie im Bild zu zählen.'
+      : `Die Reihe ist im Ganzen gemessen, aber nicht sicher gezählt: etwa ${count}. Zähle selbst nach.`,
 }
 
 export const ROW_WORDS: Readonly<Record<Language, RowWords>> = { en: ENGLISH, de: GERMAN }

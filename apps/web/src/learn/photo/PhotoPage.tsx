@@ -89,6 +89,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
         <WindowSeen
           names={words}
           window={state.looked.window}
+          kind={plan.kind}
           stitches={measured?.stitches ?? []}
           chosen={chosen}
           asked={
@@ -118,13 +119,14 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
                 spread: summary.isCounted ? length(summary.spreadMm) : null,
                 pitch: length(measured.figures.pitchMm),
               })}{' '}
-              {!summary.isCounted && told.uncertain(summary.count)}
+              {!summary.isCounted && told.uncertain(plan.kind, summary.count)}
             </p>
             <p className="quiet">{words.standing(week.measuring)}</p>
           </>
         )}
       </div>
-      {measured && (
+      {/* Of stitches side by side none is told from the next. */}
+      {measured && plan.kind !== 'side-by-side' && (
         <PutRight
           kind={plan.kind}
           count={measured.figures.count}
