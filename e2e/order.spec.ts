@@ -14,6 +14,8 @@ async function openDiary(page: Page): Promise<void> {
     .click()
   await stage(page, 'Order')
   await expect(page.getByRole('option')).toHaveCount(dialSampler().exercises.length)
+  // Everything is worked: what is compared with later says its difficulties.
+  await expect(page.locator('.ramp').first()).toHaveAttribute('aria-label', /Difficulties in order: Rain \d/)
 }
 
 function diaryCourse() {

@@ -69,7 +69,12 @@ export function RampChart({ by, description, worked, letters, selected, onSelect
     if (next) onSelect(next.id)
   }
   return (
-    <figure className="ramp" tabIndex={0} onKeyDown={onKey} aria-label={`The ramp. Left and right arrows choose an exercise. Difficulties in order: ${words}.`}>
+    <figure
+      className="ramp"
+      tabIndex={0}
+      onKeyDown={onKey}
+      aria-label={`The ramp. Left and right arrows choose an exercise. Difficulties in order: ${words || 'none yet'}.`}
+    >
       <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
         <defs>
           <pattern id="ramp-memory" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
