@@ -64,7 +64,7 @@ describe('a crew', () => {
   describe('what is not asked for yet', () => {
     beforeEach(() => void vi.useFakeTimers())
     afterEach(() => void vi.useRealTimers())
-    const aMoment = (): void => void vi.advanceTimersByTime(500)
+    const aMoment = (): void => void vi.advanceTimersByTime(1500)
 
     it('is begun when nothing has been asked for a moment, one group at a time, and only while nothing else is', async () => {
       const { asked, make, settle } = bench()
@@ -92,7 +92,7 @@ describe('a crew', () => {
       const { asked, make } = bench()
       const crew = makeCrew(make, 1)
       crew.inGroups([1, 2], 1, NOT_ASKED_YET, double, () => undefined)
-      vi.advanceTimersByTime(400)
+      vi.advanceTimersByTime(1400)
       crew.inGroups([100, 101, 102], 1, 1, double, () => undefined)
       aMoment()
       expect(asked.map((one) => one.numbers[0])).toEqual([100, 101])

@@ -33,7 +33,7 @@ export interface Crew<Service> {
 /** So many groups are with one worker at a time: the one it works on, and the next. */
 const IN_HAND = 2
 /** As long as a stage may take until it asks for what it shows. */
-const CALM_MS = 500
+const CALM_MS = 1500
 
 interface Waiting<Service> {
   readonly urgency: () => Urgency
