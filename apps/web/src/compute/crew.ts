@@ -53,7 +53,7 @@ export function makeCrew<Service>(make: () => RunningWorker<Service>, size: numb
       give()
     }, CALM_MS)
   }
-  const isDisturbed = (): void => {
+  const disturb = (): void => {
     calm = false
     if (calming !== null) clearTimeout(calming)
     calming = null
@@ -65,7 +65,7 @@ export function makeCrew<Service>(make: () => RunningWorker<Service>, size: numb
         if (place.inHand > hand) continue
         const next = waiting.reduce<Waiting<Service> | null>((best, one) => (best === null || one.urgency() < best.urgency() ? one : best), null)
         if (!next) return
-        if (next.urgency() !== NOT_ASKED_YET) isDisturbed()
+        if (next.urgency() !== NOT_ASKED_YET) disturb()
         else if (places.some((one) => one.inHand > 0)) return
         else if (!calm) return calmDown()
         waiting = waiting.filter((one) => one !== next)
