@@ -105,8 +105,8 @@ test('is sent to her teacher when she says so, and taken back', async ({ page, b
   await page.getByRole('button', { name: '1 picture sent' }).click()
   const seen = page.getByRole('img', { name: new RegExp(`A row of .*${wanted.exercise.name} by Gaia`) })
   await expect(seen).toBeVisible()
-  // The window of the card alone, at one scale.
-  expect(await seen.evaluate((one: HTMLImageElement) => Math.round((100 * one.naturalWidth) / one.naturalHeight))).toBe(300)
+  // The window of the card alone, at one scale; an image has a size only once it has come.
+  await expect.poll(() => seen.evaluate((one: HTMLImageElement) => Math.round((100 * one.naturalWidth) / one.naturalHeight))).toBe(300)
   await nothingSerious(page, 'pictures side by side')
   await hers.getByRole('button', { name: 'Take it back' }).click()
   await expect(hers.getByText('is with your teacher')).toHaveCount(0)
