@@ -187,7 +187,7 @@ async function measure(context: BrowserContext, address: string): Promise<void> 
     await page.goto('about:blank')
     await page.waitForTimeout(1000)
     await page.goto(cloth.replace('/cloth', '/stitches'))
-    await page.waitForFunction(wallInView, undefined, { timeout: 60_000 })
+    await page.waitForFunction(wallInView, undefined, { timeout: 60_000, polling: 100 })
     say(`the wall, what of it is in view, ${when}`, `${Math.round(await page.evaluate(() => performance.now()))} ms after the page was asked for`)
     say(`the wall complete, ${when}`, `${await untilWhole(page)} ms after the page was asked for; at most 2000 ms`)
     await page.evaluate(untilStored, 'lemmata-wall')

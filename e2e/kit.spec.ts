@@ -100,7 +100,7 @@ test('as few needles as serve are chosen together, taken in one step and put bac
   await page.getByRole('button', { name: 'Take these needles' }).click()
   await saved(page)
   await page.getByRole('link', { name: 'Kit and cut list' }).click()
-  expect(await needles()).toBe(Number(to))
+  await expect.poll(needles).toBe(Number(to))
   await page.keyboard.press('Control+z')
   await expect(page.locator('.kit-table').first().locator('tbody tr')).toHaveCount(before)
 
@@ -110,7 +110,7 @@ test('as few needles as serve are chosen together, taken in one step and put bac
   await page.getByRole('button', { name: /^(Stop|Leave them as they are)$/ }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.getByRole('link', { name: 'Kit and cut list' }).click()
-  expect(await needles()).toBe(before)
+  await expect.poll(needles).toBe(before)
 })
 
 test('an exercise is seen in other strands and weights side by side, and one of them is taken', async ({ page }) => {

@@ -222,3 +222,23 @@ test('drawer, dialogs and menus: nothing serious for a screen reader', async ({ 
   await expect(page.getByTestId('step-sentence')).toBeVisible()
   await scan('drawer')
 })
+
+test('what a stage needs is in the head of its page, and what takes longest is begun before all of it', async ({ page }) => {
+  for (const [stage, chunk] of [
+    ['brief', 'BriefStage'],
+    ['stitches', 'StitchesStage'],
+    ['order', 'OrderStage'],
+    ['cloth', 'ClothStage'],
+    ['thread', 'ThreadStage'],
+    ['kit', 'KitPage'],
+    ['calendar', 'CalendarStage'],
+    ['teach', 'TeachPage'],
+    ['class', 'ClassStage'],
+    ['sheets', 'SheetsStage'],
+  ] as const) {
+    const html = await (await page.request.get(`${address()}/samplers/x/${stage}`)).text()
+    const places = [/src="\/assets\/begin-/, /src="\/assets\/index-/, new RegExp(`modulepreload"[^>]*/assets/${chunk}-`)].map((one) => html.search(one))
+    expect(places, stage).not.toContain(-1)
+    expect(places, stage).toEqual([...places].sort((a, b) => a - b))
+  }
+})

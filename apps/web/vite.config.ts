@@ -6,6 +6,7 @@ import { brotliCompress } from 'node:zlib'
 import react from '@vitejs/plugin-react'
 import { defineConfig, type Plugin } from 'vite'
 import { compress } from 'wawoff2'
+import { stagePages } from './stage-pages.ts'
 
 const compressBrotli = promisify(brotliCompress)
 
@@ -77,8 +78,26 @@ function besidePage(): Plugin {
   }
 }
 
+const STAGES = {
+  brief: 'brief/BriefStage.tsx',
+  stitches: 'stitches/StitchesStage.tsx',
+  order: 'order/OrderStage.tsx',
+  cloth: 'cloth/ClothStage.tsx',
+  thread: 'thread/ThreadStage.tsx',
+  kit: 'kit/KitPage.tsx',
+  calendar: 'calendar/CalendarStage.tsx',
+  teach: 'teach/TeachPage.tsx',
+  class: 'class/ClassStage.tsx',
+  sheets: 'sheets/SheetsStage.tsx',
+}
+
+/** Files in the folder of stages, by whose names the server finds them; what each needs is what `routes.tsx` asks for there. */
+const pages = Object.fromEntries(
+  Object.entries(STAGES).map(([stage, module]) => [`stages/${stage}.html`, ['Inside.tsx', 'sampler/SamplerPage.tsx', module].map((one) => `src/${one}`)]),
+)
+
 export default defineConfig({
-  plugins: [react(), woff2(), plainFonts(), besidePage(), brotli()],
+  plugins: [react(), woff2(), plainFonts(), besidePage(), stagePages({ from: 'index.html', before: 'src/compute/begin.ts', pages }), brotli()],
   build: {
     chunkSizeWarningLimit: 1400,
     // Every browser that runs the rest of it fetches modules ahead by itself.
@@ -87,7 +106,7 @@ export default defineConfig({
       // It does not say so of itself: what is not asked of it (cutting by rectangles, triangles) need not be loaded.
       treeshake: { moduleSideEffects: [{ test: /[\\/]clipper2-ts[\\/]/, sideEffects: false }] },
       // Learners' phones load a page of their own, without what only a teacher needs.
-      input: { index: 'index.html', learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' },
+      input: { index: 'index.html', begin: 'src/compute/begin.ts', learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' },
       output: {
         // A service worker keeps its address: it is asked for again there, and stands above what it keeps.
         entryFileNames: ({ name }) => (name === 'learn-worker' ? '[name].js' : 'assets/[name]-[hash].js'),

@@ -20,6 +20,8 @@ beforeAll(async () => {
   writeFileSync(join(page, 'assets', WORKER), '')
   writeFileSync(join(page, 'mark.svg'), '<svg/>')
   writeFileSync(join(page, 'index.html'), '<title>Lemmata</title>')
+  mkdirSync(join(page, 'stages'))
+  writeFileSync(join(page, 'stages', 'cloth.html'), '<title>Lemmata, with what the cloth needs</title>')
   writeFileSync(join(page, 'learn.html'), '<title>Lemmata, this week</title>')
   server = await makeServer('app', page)
 })
@@ -34,6 +36,10 @@ describe('pages', () => {
     [`/learn/${'a'.repeat(32)}`, 'Lemmata, this week'],
     ['/learned', 'Lemmata'],
     ['/samplers/x/class', 'Lemmata'],
+    ['/samplers/x/cloth', 'Lemmata, with what the cloth needs'],
+    ['/samplers/x', 'Lemmata'],
+    ['/samplers/x/..%2fstages%2fcloth', 'Lemmata'],
+    ['/stages/cloth', 'Lemmata'],
   ])('%s is the page "%s"', async (path, title) => {
     const { text, headers } = await request(server.app).get(path)
     expect([text, headers['cache-control']]).toEqual([`<title>${title}</title>`, 'no-cache'])

@@ -111,7 +111,7 @@ export function makeApp(settings: AppSettings): Express {
   app.get('/{*rest}', (request, response, next) => {
     // A file that is not there is none: the page has no dots in its addresses.
     if (FILE.test(request.path)) return next()
-    const page = join(folder, 'index.html')
+    const page = pageOf(folder, request.path)
     if (!existsSync(page)) return next()
     response.set('cache-control', 'no-cache').set('link', neededFirst(request.path)).sendFile(page)
   })
@@ -140,9 +140,16 @@ const signedInOnly: RequestHandler = (request, _response, next) => next(request.
 
 const FILE = /\.[a-z0-9]{1,8}$/i
 
-/** What a page asks for as soon as its code runs is sent for with the code: who is signed in, and the sampler that it shows. */
+/** A stage of a sampler has a page of its own, with what it needs in its head; everything else, and what has none, has the same. */
+function pageOf(folder: string, path: string): string {
+  const stage = /^\/samplers\/[^/]+\/(\w+)(\/|$)/.exec(path)?.[1]
+  const own = join(folder, 'stages', `${stage}.html`)
+  return stage !== undefined && existsSync(own) ? own : join(folder, 'index.html')
+}
+
+/** What a page asks for as soon as its code runs is sent for with the code: who is signed in, a sampler, and the stitches of one's own. */
 function neededFirst(path: string): string {
   const id = /^\/samplers\/([\w-]{1,64})(\/|$)/.exec(path)?.[1]
-  const wanted = ['/api/session', ...(id === undefined ? [] : [`/api/samplers/${id}`])]
+  const wanted = ['/api/session', ...(id === undefined ? [] : [`/api/samplers/${id}`, '/api/stitches'])]
   return wanted.map((one) => `<${one}>; rel=preload; as=fetch; crossorigin`).join(', ')
 }

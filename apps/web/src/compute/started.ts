@@ -13,11 +13,12 @@ export const PROGRAM = import.meta.env.PROD ? workWorker : null
 
 const waiting = new Set<Worker>()
 
-const start = (): Worker => new Worker(workWorker, { type: 'module' })
+const start = (name = ''): Worker => new Worker(workWorker, { type: 'module', name })
 
+/** The first of them is told by its name what the page shows, and how finely: it may begin on that before it can be asked. */
 export function startWorkers(): void {
   while (waiting.size < WORKERS) {
-    const worker = start()
+    const worker = start(waiting.size === 0 ? `${window.devicePixelRatio || 1} ${location.pathname}` : '')
     waiting.add(worker)
     // Nobody hears of one that breaks before it is asked: whoever asks gets another.
     worker.addEventListener('error', () => waiting.delete(worker))

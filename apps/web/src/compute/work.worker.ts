@@ -4,8 +4,9 @@ import { workExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import { expose, transfer } from 'comlink'
-import { paintForWall, type WallLook, type WallPicture } from '../stitches/wall-picture.ts'
+import { inOneFile, makeFirstStroke, paintForWall, type WallLook, type WallPicture } from '../stitches/wall-picture.ts'
 import { pack, type Packed } from './packed.ts'
+import { wallAhead } from './wall-ahead.ts'
 import { keptWork } from './worked-before.ts'
 
 /** The name of a built file has its contents' digest in it; while the program is worked on nothing is kept. */
@@ -13,8 +14,11 @@ const program = import.meta.env.PROD ? new URL(import.meta.url).pathname : null
 
 const kept = program === null ? null : keptWork<Packed>(program, ({ numbers }) => numbers.byteLength + 20_000)
 
+const ahead = wallAhead(self.name, program, paintForWall)
+
 const service = {
   async work(laid: readonly LaidExercise[], around: Surroundings): Promise<Packed[]> {
+    ahead?.stop()
     const keys = await Promise.all(laid.map(async (one) => (await kept?.keyOf(one, 'exercise', around)) ?? null))
     const before = (await kept?.get(keys.filter((key) => key !== null))) ?? new Map<string, Packed>()
     const known = keys.map((key) => (key === null ? undefined : before.get(key)))
@@ -30,9 +34,15 @@ const service = {
       answers.map(({ numbers }) => numbers.buffer),
     )
   },
-  paintWall: (documents: readonly StitchDocument[], around: Surroundings, look: WallLook): WallPicture[] =>
-    documents.map((one) => paintForWall(one, around, look)),
+  paintWall(documents: readonly StitchDocument[], around: Surroundings, look: WallLook): readonly WallPicture[] {
+    const painted = ahead?.take(around, look)
+    return inOneFile(
+      documents.map((one) => painted?.get(one.id) ?? paintForWall(one, around, look)),
+      look,
+    )
+  },
 }
 
 export type WorkService = typeof service
 expose(service)
+makeFirstStroke()

@@ -53,6 +53,6 @@ function tileFor(hex: string, q: number): Kept | null {
 
 function canvasOf(pixels: Uint8ClampedArray, size: number): OffscreenCanvas {
   const canvas = new OffscreenCanvas(size, size)
-  canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(pixels), size, size), 0, 0)
+  canvas.getContext('2d', { willReadFrequently: true })?.putImageData(new ImageData(new Uint8ClampedArray(pixels), size, size), 0, 0)
   return canvas
 }

@@ -4,21 +4,23 @@
  * An image, not a canvas: the browser lays every canvas anew whenever anything beside it moves, and a wall of them took
  * every fourth frame from the hand.
  */
-import { useEffect, useState } from 'react'
-import { TILE } from './wall-picture.ts'
+import { useLayoutEffect, useRef } from 'react'
+import { holdUrl } from './file-url.ts'
+import { TILE, type TilePicture } from './wall-picture.ts'
 
 interface WallImageProps {
-  readonly picture: Blob
+  readonly picture: TilePicture
   readonly label: string
   readonly clothHex: string
 }
 
-export function WallImage({ picture, label, clothHex }: WallImageProps) {
-  const [url, setUrl] = useState<string>()
-  useEffect(() => {
-    const made = URL.createObjectURL(picture)
-    setUrl(made)
-    return () => URL.revokeObjectURL(made)
-  }, [picture])
-  return <img src={url} alt={label} decoding="sync" style={{ height: TILE.heightPx, background: clothHex }} />
+export function WallImage({ picture: { file, top, ratio }, label, clothHex }: WallImageProps) {
+  const image = useRef<HTMLImageElement>(null)
+  // Written by hand: to draw the tile a second time for it took as long as the first.
+  useLayoutEffect(() => {
+    const held = holdUrl(file)
+    if (image.current) image.current.srcset = `${held.url} ${ratio}x`
+    return held.release
+  }, [file, ratio])
+  return <img ref={image} alt={label} decoding="sync" style={{ height: TILE.heightPx, background: clothHex, objectPosition: `50% ${-top}px` }} />
 }

@@ -1,7 +1,7 @@
-/** A wall kept and read again: every tile its own piece; a torn file is no wall; of many the oldest go; no address without a program. */
+/** A wall kept and read again: every tile its own place; a torn file is no wall; of many the oldest go; no address without a program. */
 import { error, failure, success } from '@lemmata/core/base'
 import { afterEach, expect, it, vi } from 'vitest'
-import { keepWall, wallKept, wallKey } from './kept-wall.ts'
+import { isWallKept, keepWall, wallKept, wallKey } from './kept-wall.ts'
 import type { WallPicture } from './wall-picture.ts'
 
 /** What a browser keeps, in a map. */
@@ -21,20 +21,25 @@ afterEach(() => {
 })
 
 const facts = success({ score: 12, motions: [] })
-const tile = (words: string): WallPicture => ({ facts, picture: new Blob([words]) })
+const [weather, sky] = [new Blob(['drops ice']), new Blob(['cloud'])]
+const tile = (file: Blob, top: number): WallPicture => ({ facts, picture: { file, top, ratio: 1.5 } })
 const wall = new Map<string, WallPicture>([
-  ['rain', tile('drops')],
+  ['rain', tile(weather, 0)],
   ['mist', { facts: failure(error('stitch.unknown', ['mist'])), picture: null }],
-  ['hail', tile('ice')],
+  ['cumulus', tile(sky, 0)],
+  ['hail', tile(weather, 62)],
 ])
-const words = async (found: ReadonlyMap<string, WallPicture>, id: string) => found.get(id)?.picture?.text()
+const words = async (found: ReadonlyMap<string, WallPicture>, id: string) => found.get(id)?.picture?.file.text()
 
 it('is found with every tile in its place, and what could not be worked as such', async () => {
   keepInMemory()
   await keepWall('/wall/a', wall)
   const found = await wallKept('/wall/a')
-  expect([...found.keys()]).toEqual(['rain', 'mist', 'hail'])
-  expect([await words(found, 'rain'), await words(found, 'hail')]).toEqual(['drops', 'ice'])
+  expect([...found.keys()]).toEqual(['rain', 'mist', 'cumulus', 'hail'])
+  expect([await words(found, 'rain'), await words(found, 'cumulus'), await words(found, 'hail')]).toEqual(['drops ice', 'cloud', 'drops ice'])
+  // What was one file is one again, and each tile has its place in it.
+  expect(found.get('hail')?.picture).toEqual({ file: found.get('rain')?.picture?.file, top: 62, ratio: 1.5 })
+  expect(found.get('hail')?.picture?.file).toBe(found.get('rain')?.picture?.file)
   expect(found.get('mist')).toEqual(wall.get('mist'))
   expect(found.get('rain')?.facts).toEqual(facts)
   expect((await wallKept('/wall/b')).size).toBe(0)
@@ -48,6 +53,15 @@ it('cut off on the way, or no wall at all, it is painted again', async () => {
     kept.set('/wall/a', new Response(torn))
     expect((await wallKept('/wall/a')).size).toBe(0)
   }
+})
+
+it('is known to be kept without being read', async () => {
+  keepInMemory()
+  expect(await isWallKept('/wall/a')).toBe(false)
+  await keepWall('/wall/a', wall)
+  expect(await isWallKept('/wall/a')).toBe(true)
+  vi.unstubAllGlobals()
+  expect(await isWallKept('/wall/a')).toBe(false)
 })
 
 it('of five the oldest goes', async () => {

@@ -1,6 +1,6 @@
 /**
- * A whole wall as it was painted, kept by the browser as one file from which each tile takes its piece: shown again it is read at
- * once, and no pixel of it is copied.
+ * A whole wall as it was painted, kept by the browser as one file, of which those that it was painted in are pieces: shown again it is
+ * read at once, and no pixel of it is copied.
  */
 import type { Result } from '@lemmata/core/base'
 import { z } from 'zod'
@@ -14,13 +14,22 @@ const MOST_KEPT = 4
 /** Before the head: how long it is. */
 const LENGTH_BYTES = 4
 
-const head = z.array(z.object({ id: z.string(), bytes: z.number().int().nonnegative().nullable(), facts: z.custom<Result<WallFacts>>((facts) => !!facts) }))
+const natural = z.number().int().nonnegative()
+const tile = z.object({
+  id: z.string(),
+  facts: z.custom<Result<WallFacts>>((facts) => !!facts),
+  picture: z.object({ file: natural, top: z.number(), ratio: z.number() }).nullable(),
+})
+/** How long each file is, and where in them each tile is found. */
+const head = z.object({ files: z.array(natural), tiles: z.array(tile) })
 
 /** Under which a wall is kept: another program may work it otherwise. Null: nothing is kept here. */
 export async function wallKey(program: string | null, ...from: readonly unknown[]): Promise<string | null> {
   const digest = program === null ? null : await digestOf(program, ...from)
   return digest && `/wall/${digest}`
 }
+
+export const isWallKept = async (key: string): Promise<boolean> => (await (await openStore(STORE))?.match(key)) !== undefined
 
 /** Nothing where it was not kept, or not whole. */
 export async function wallKept(key: string): Promise<ReadonlyMap<string, WallPicture>> {
@@ -29,11 +38,17 @@ export async function wallKept(key: string): Promise<ReadonlyMap<string, WallPic
     if (!file) return new Map()
     const length = new DataView(await file.slice(0, LENGTH_BYTES).arrayBuffer()).getUint32(0)
     let from = LENGTH_BYTES + length
-    const tiles = head.parse(JSON.parse(await file.slice(LENGTH_BYTES, from).text()))
-    const pictures = tiles.map(({ id, bytes, facts }): [string, WallPicture] => {
-      const picture = bytes === null ? null : file.slice(from, from + bytes, PICTURE_TYPE)
-      from += bytes ?? 0
-      return [id, { facts, picture }]
+    const { files, tiles } = head.parse(JSON.parse(await file.slice(LENGTH_BYTES, from).text()))
+    const pieces = files.map((bytes) => {
+      const piece = file.slice(from, from + bytes, PICTURE_TYPE)
+      from += bytes
+      return piece
+    })
+    const pictures = tiles.map(({ id, facts, picture }): [string, WallPicture] => {
+      if (!picture) return [id, { facts, picture }]
+      const piece = pieces[picture.file]
+      if (!piece) throw new Error('no such piece')
+      return [id, { facts, picture: { ...picture, file: piece } }]
     })
     return from === file.size ? new Map(pictures) : new Map()
   } catch {
@@ -42,10 +57,11 @@ export async function wallKept(key: string): Promise<ReadonlyMap<string, WallPic
 }
 
 export async function keepWall(key: string, pictures: ReadonlyMap<string, WallPicture>): Promise<void> {
-  const tiles = [...pictures].map(([id, { facts, picture }]) => ({ id, facts, bytes: picture && picture.size }))
-  const words = new TextEncoder().encode(JSON.stringify(tiles))
+  const pieces = [...new Set([...pictures.values()].flatMap(({ picture }) => picture?.file ?? []))]
+  const tiles = [...pictures].map(([id, { facts, picture }]) => ({ id, facts, picture: picture && { ...picture, file: pieces.indexOf(picture.file) } }))
+  const words = new TextEncoder().encode(JSON.stringify({ files: pieces.map(({ size }) => size), tiles } satisfies z.input<typeof head>))
   const length = new DataView(new ArrayBuffer(LENGTH_BYTES))
   length.setUint32(0, words.byteLength)
-  const file = new Blob([length.buffer, words, ...[...pictures.values()].flatMap(({ picture }) => picture ?? [])])
+  const file = new Blob([length.buffer, words, ...pieces])
   await keepIn(STORE, key, new Response(file), MOST_KEPT)
 }

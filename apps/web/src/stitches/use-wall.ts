@@ -2,22 +2,14 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { Sampler } from '@lemmata/core/sampler'
-import { allStitches } from '@lemmata/core/stitches'
 import { useEffect, useMemo, useState } from 'react'
 import { showTogether } from '../compute/shown-together.ts'
 import { whileQuiet } from '../compute/while-quiet.ts'
 import { PROGRAM } from '../compute/started.ts'
 import { paintWall as askForWall } from '../compute/workers.ts'
-import { familiesOf } from './families.ts'
 import { keepWall, wallKept, wallKey } from './kept-wall.ts'
+import { aroundWall, stitchesOnWall, wallIs, type WallOf } from './wall-of.ts'
 import type { WallLook, WallPicture } from './wall-picture.ts'
-
-/** One object each, as long as nothing of it changes. */
-export interface WallOf {
-  readonly documents: readonly StitchDocument[]
-  readonly around: Surroundings
-  readonly look: WallLook
-}
 
 export interface Wall {
   readonly pictures: ReadonlyMap<string, WallPicture>
@@ -33,13 +25,9 @@ let remembered: (WallOf & { readonly pictures: ReadonlyMap<string, WallPicture> 
 export function useWallOf(sampler: Sampler, own: readonly StitchDocument[], side: 'front' | 'back'): WallOf {
   const { stitches, cloth, threads, brief } = sampler
   const { level, waysOfWorking, hardFor, language } = brief
-  // As they hang: what is seen first is painted first.
-  const documents = useMemo(() => {
-    const all = allStitches([...stitches, ...own.filter((one) => !stitches.some((other) => other.id === one.id))])
-    return familiesOf(all).flatMap((family) => family.documents)
-  }, [stitches, own])
+  const documents = useMemo(() => stitchesOnWall(stitches, own), [stitches, own])
   const around = useMemo<Surroundings>(
-    () => ({ brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches: [...stitches, ...own] }),
+    () => aroundWall({ brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches }, own),
     [level, waysOfWorking, hardFor, language, cloth, threads, stitches, own],
   )
   const clothHex = cloth.colour.hex
@@ -119,12 +107,7 @@ function paintWall(wall: WallOf, isAsked: boolean, onGroup: (soFar: ReadonlyMap<
     group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
     onGroup(pictures)
   })
-  const key = wallKey(
-    PROGRAM,
-    documents.map(({ id }) => id),
-    around,
-    look,
-  )
+  const key = wallKey(PROGRAM, ...wallIs(wall))
   const kept = key.then(async (address) => {
     const before = address === null ? null : await wallKept(address)
     isKept = before !== null && documents.every(({ id }) => before.has(id))

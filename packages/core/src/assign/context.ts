@@ -1,5 +1,5 @@
 /** What surrounds an exercise and is needed to work it; an edit to anything else does not touch it. */
-import type { Brief, Sampler, SamplerCloth, SamplerThread } from '../sampler/index.ts'
+import type { Brief, SamplerCloth, SamplerThread } from '../sampler/index.ts'
 import type { StitchDocument } from '../notation/index.ts'
 import { type Cloth, clothCare, findClothKind } from '../materials/index.ts'
 
@@ -10,7 +10,7 @@ export interface Surroundings {
   readonly stitches: readonly StitchDocument[]
 }
 
-export function surroundingsOf({ brief, cloth, threads, stitches }: Sampler): Surroundings {
+export function surroundingsOf({ brief, cloth, threads, stitches }: Surroundings): Surroundings {
   const { level, waysOfWorking, hardFor, language } = brief
   return { brief: { level, waysOfWorking, hardFor, language }, cloth, threads, stitches }
 }

@@ -1,0 +1,82 @@
+/**
+ * A wall that is painted before anybody asks for it. A page that is loaded at the wall asks only when it is all there itself; until then
+ * a worker has nothing to do, though the address alone tells what it will be asked for.
+ */
+import type { Surroundings } from '@lemmata/core/assign'
+import type { StitchDocument } from '@lemmata/core/notation'
+import type { Sampler } from '@lemmata/core/sampler'
+import { isWallKept, wallKey } from '../stitches/kept-wall.ts'
+import { aroundWall, stitchesOnWall, wallIs, type WallOf } from '../stitches/wall-of.ts'
+import type { PaintedTile } from '../stitches/wall-picture.ts'
+
+type Paint = (document: StitchDocument, around: Surroundings, look: WallOf['look']) => PaintedTile
+
+export interface WallAhead {
+  /** What was painted of this wall; nothing further is painted ahead. */
+  readonly take: (around: Surroundings, look: WallOf['look']) => ReadonlyMap<string, PaintedTile>
+  /** Something else is asked for. */
+  readonly stop: () => void
+}
+
+/** `beganBy`: the name of the worker. Null where the page shows something else. */
+export function wallAhead(beganBy: string, program: string | null, paint: Paint): WallAhead | null {
+  const [, ratio, sampler] = /^([\d.]+) \/samplers\/([\w-]+)\/stitches\/?$/.exec(beganBy) ?? []
+  return sampler === undefined ? null : paintAhead(() => wallOfSampler(sampler, Number(ratio), program), paint)
+}
+
+/** `find` tells null where there is nothing to paint; where it breaks, or the painting, the wall is painted when it is asked for. */
+export function paintAhead(find: () => Promise<WallOf | null>, paint: Paint): WallAhead {
+  const painted = new Map<string, PaintedTile>()
+  let wall: WallOf | null = null
+  let stopped = false
+  void (async () => {
+    wall = await find()
+    for (const document of wall?.documents ?? []) {
+      if (stopped || !wall) return
+      painted.set(document.id, paint(document, wall.around, wall.look))
+      await untilHeard()
+    }
+  })().catch(() => undefined)
+  const stop = (): void => {
+    stopped = true
+  }
+  return {
+    stop,
+    take: (around, look) => {
+      stop()
+      return wall && JSON.stringify([wall.around, wall.look]) === JSON.stringify([around, look]) ? painted : NOTHING
+    },
+  }
+}
+
+const NOTHING: ReadonlyMap<string, PaintedTile> = new Map()
+
+/** What was said to this worker meanwhile is heard first. A timer would wait 4 ms each time. */
+function untilHeard(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      resolve()
+    }
+    port2.postMessage(null)
+  })
+}
+
+async function wallOfSampler(id: string, ratio: number, program: string | null): Promise<WallOf | null> {
+  const [answer, own] = await Promise.all([read<{ document: Sampler }>(`/api/samplers/${id}`), read<readonly StitchDocument[]>('/api/stitches')])
+  if (!answer || !own) return null
+  const { document: sampler } = answer
+  const wall: WallOf = {
+    documents: stitchesOnWall(sampler.stitches, own),
+    around: aroundWall(sampler, own),
+    look: { side: 'front', clothHex: sampler.cloth.colour.hex, ratio },
+  }
+  const key = await wallKey(program, ...wallIs(wall))
+  return key !== null && (await isWallKept(key)) ? null : wall
+}
+
+async function read<Answer>(address: string): Promise<Answer | null> {
+  const response = await fetch(address)
+  return response.ok ? ((await response.json()) as Answer) : null
+}

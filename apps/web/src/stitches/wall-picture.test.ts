@@ -1,0 +1,33 @@
+/** Tiles in one file: each at its place, what could not be worked without one. */
+import { error, failure, success } from '@lemmata/core/base'
+import { expect, it } from 'vitest'
+import { inOneFile, type PaintedTile, TILE } from './wall-picture.ts'
+
+const LOOK = { side: 'front', clothHex: '#F1EADB', ratio: 1.25 } as const
+const [WIDTH, HEIGHT] = [Math.round(TILE.widthPx * 1.25), Math.round(TILE.heightPx * 1.25)]
+/** All of one grey. */
+const grey = (level: number): PaintedTile => ({ facts: success({ score: level, motions: [] }), pixels: new Uint8ClampedArray(WIDTH * HEIGHT * 4).fill(level) })
+const unworked: PaintedTile = { facts: failure(error('stitch.unknown', ['mist'])), pixels: null }
+
+it('finds every tile where its pixels are', async () => {
+  const tiles = [grey(10), unworked, grey(20), grey(30)]
+  const pictures = inOneFile(tiles, LOOK)
+  expect(pictures.map(({ facts }) => facts)).toEqual(tiles.map(({ facts }) => facts))
+  expect(pictures[1]?.picture).toBeNull()
+  const shown = pictures.flatMap(({ picture }) => picture ?? [])
+  expect(new Set(shown.map(({ file }) => file)).size).toBe(1)
+  const bytes = new Uint8Array((await shown[0]?.file.arrayBuffer()) ?? new ArrayBuffer(0))
+  const head = 54
+  const row = Math.ceil((WIDTH * 3) / 4) * 4
+  expect(bytes.length).toBe(head + 3 * HEIGHT * row)
+  const levelAt = (line: number): number | undefined => bytes[head + line * row]
+  for (const [index, { top, ratio }] of shown.entries()) {
+    const line = top * ratio
+    expect(line).toBeCloseTo(index * HEIGHT)
+    expect([levelAt(line), levelAt(line + HEIGHT - 1)]).toEqual([10 * (index + 1), 10 * (index + 1)])
+  }
+})
+
+it('has no file where none of them could be worked', () => {
+  expect(inOneFile([unworked], LOOK)).toEqual([{ facts: unworked.facts, picture: null }])
+})
