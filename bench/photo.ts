@@ -29,12 +29,19 @@ interface Outcome {
   readonly ms: number
 }
 
+/** What else is in a sampler that has all six: `one` is in it as it was worked. */
+function alike(one: PhotographedRow, { kind }: RowPlan): readonly RowPlan[] {
+  const narrow = ['end-to-end', 'beside-the-last']
+  const plans = STITCHES.map((stitch) => (stitch === one.stitch ? one.plan : workedRow(stitch, 2, one.plan.clothHex, one.plan.threadHex).plan))
+  return narrow.includes(kind) ? plans.filter((plan) => plan.kind !== kind && narrow.includes(plan.kind)) : []
+}
+
 function measure(picture: Picture, one: PhotographedRow, plan: RowPlan): Outcome {
   const began = performance.now()
   const opened = openPicture(picture)
-  let verdict = opened.ok ? measureOpened(opened.value, plan) : opened.verdict
+  let verdict = opened.ok ? measureOpened(opened.value, plan, undefined, alike(one, plan)) : opened.verdict
   const touched = opened.ok && verdict.state === 'touch'
-  if (opened.ok && verdict.state === 'touch') verdict = measureOpened(opened.value, plan, { touched: onThread(one), counted: null })
+  if (opened.ok && verdict.state === 'touch') verdict = measureOpened(opened.value, plan, { touched: onThread(one), counted: null }, alike(one, plan))
   return { verdict, touched, ms: performance.now() - began }
 }
 

@@ -7,12 +7,13 @@ import {
   MEASURING,
   type PracticeRow,
   practiceRow,
+  rowsAlike,
   ROW_WORDS,
   RULED_ENOUGH,
   rulerMean,
   standingOf,
 } from '@lemmata/core/photo'
-import type { Sampler } from '@lemmata/core/sampler'
+import type { Exercise, Sampler } from '@lemmata/core/sampler'
 import { findStitch } from '@lemmata/core/stitches'
 import { formatLength, type LengthUnit } from '@lemmata/core/units'
 import { Button, InputNumber, Modal, Select } from 'antd'
@@ -71,7 +72,7 @@ export function RulerDialog({ sampler, onClose }: Props) {
       {row && stitch && (
         <OneRow
           key={exercise}
-          {...{ row, stitch, sampler, kept }}
+          {...{ row, exercise: own, stitch, sampler, kept }}
           onKeep={(photograph, measuredMm, rulerMm) => {
             setKept([...kept, photograph])
             return attempt(() => api.keepRulerCheck({ method: MEASURING, kind: row.plan.kind, stitch, measuredMm, rulerMm }))
@@ -107,6 +108,7 @@ function standingInWords(checks: readonly RulerCheckKept[]): string {
 
 interface OneRowProps {
   readonly row: PracticeRow
+  readonly exercise: Exercise
   readonly stitch: string
   readonly sampler: Sampler
   /** Names of photographs, as `nameOf` has them. */
@@ -116,7 +118,7 @@ interface OneRowProps {
 
 const nameOf = ({ name, size, lastModified }: File): string => `${name} ${size} ${lastModified}`
 
-function OneRow({ row: { plan }, sampler, kept, onKeep }: OneRowProps) {
+function OneRow({ row: { plan }, exercise, sampler, kept, onKeep }: OneRowProps) {
   const photo = usePhoto(plan)
   const { state, measured } = photo
   const [laidMm, setLaidMm] = useState<number | null>(null)
@@ -133,7 +135,7 @@ function OneRow({ row: { plan }, sampler, kept, onKeep }: OneRowProps) {
     setPhotograph(nameOf(file))
     setLaidMm(null)
     setCount(null)
-    photo.look(false, (service) => service.look(file, plan))
+    photo.look(false, (service) => service.look(file, plan, rowsAlike(sampler, exercise, plan)))
   }
   return (
     <>

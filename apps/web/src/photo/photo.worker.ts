@@ -16,6 +16,8 @@ export interface Looked {
 }
 
 let opened: OpenedPicture | null = null
+/** What it may be instead. */
+let others: readonly RowPlan[] = []
 
 async function decoded(file: Blob): Promise<Picture> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
@@ -28,23 +30,24 @@ async function decoded(file: Blob): Promise<Picture> {
   return { widthPx, heightPx, rgba: context.getImageData(0, 0, widthPx, heightPx).data }
 }
 
-async function look(picture: Picture, plan: RowPlan): Promise<Looked> {
+async function look(picture: Picture, plan: RowPlan, alike: readonly RowPlan[]): Promise<Looked> {
+  others = alike
   const found = openPicture(picture)
   opened = found.ok ? found.value : null
   if (!found.ok) return { verdict: found.verdict, window: null }
   const { rgba, widthPx, heightPx } = flattened(picture, found.value.fit, SHOWN_PER_MM)
   const window = await createImageBitmap(new ImageData(new Uint8ClampedArray(rgba), widthPx, heightPx))
-  return transfer({ verdict: measureOpened(found.value, plan), window }, [window])
+  return transfer({ verdict: measureOpened(found.value, plan, undefined, others), window }, [window])
 }
 
 const service = {
   /** Null where it is no picture that this browser can read. */
-  look: async (file: Blob, plan: RowPlan): Promise<Looked | null> => {
+  look: async (file: Blob, plan: RowPlan, alike: readonly RowPlan[]): Promise<Looked | null> => {
     const picture = await decoded(file).catch(() => null)
-    return picture && look(picture, plan)
+    return picture && look(picture, plan, alike)
   },
   /** The picture looked at last, once more: she has touched the thread or counted. */
-  again: (plan: RowPlan, said: SaidOfPicture): Verdict | null => opened && measureOpened(opened, plan, said),
+  again: (plan: RowPlan, said: SaidOfPicture): Verdict | null => opened && measureOpened(opened, plan, said, others),
   /** As a hand might have worked it, and a phone photographed it: to see how it goes without card and cloth. */
   example: async (done: WorkedExercise, plan: RowPlan, seed: number): Promise<Looked> => {
     const hand = { ...EVEN_HANDWORK, seed, scatterMm: plan.acrossMm > 0 ? 0.09 : 0.12 + 0.1 * (seed % 3), trend: seed % 2 === 0 ? 0.3 : 0 }
@@ -54,7 +57,7 @@ const service = {
       20,
     )
     const shot = { ...PLAIN_SHOT, ...{ pixelsPerMm: 13, tiltDeg: 9, tiltTowardsDeg: 40 * seed, rollDeg: 4, gradient: 0.15, noise: 0.006, seed } }
-    return look(shoot(scene, shot), plan)
+    return look(shoot(scene, shot), plan, [])
   },
 }
 

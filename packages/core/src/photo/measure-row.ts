@@ -49,7 +49,16 @@ export interface SaidOfPicture {
 
 const NOTHING_SAID: SaidOfPicture = { touched: null, counted: null }
 
-export function measureOpened({ fit, strip }: OpenedPicture, plan: RowPlan, { touched, counted }: SaidOfPicture = NOTHING_SAID): Verdict {
+/** `alike`: other rows that it may be instead. What is no more than measured as a whole is refused where one of these can be counted in it. */
+export function measureOpened(opened: OpenedPicture, plan: RowPlan, said: SaidOfPicture = NOTHING_SAID, alike: readonly RowPlan[] = []): Verdict {
+  const verdict = measureAs(opened, plan, said)
+  if (verdict.state !== 'whole') return verdict
+  const { threadHex, clothHex } = plan
+  const isOther = alike.some((other) => measureAs(opened, { ...other, threadHex, clothHex }, { ...said, counted: null }).state === 'measured')
+  return isOther ? { state: 'refused', why: 'not-this-row', quality: verdict.quality } : verdict
+}
+
+function measureAs({ fit, strip }: OpenedPicture, plan: RowPlan, { touched, counted }: SaidOfPicture): Verdict {
   const quality = qualityOf(fit)
   const told = tellThread(strip, plan.threadHex, touched)
   if (told.isDoubtful) return { state: 'touch', quality }

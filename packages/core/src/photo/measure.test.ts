@@ -49,6 +49,19 @@ describe('a row in a photograph', () => {
     expect(figures.widestGapMm).toBeLessThan(1.5)
   })
 
+  it('is none of a row that is no more than measured as a whole, where another can be counted in it', () => {
+    const row = testRow('satin-stitch', { scatterMm: 0.06 })
+    const opened = openPicture(row.photograph())
+    if (!opened.ok) throw new Error('no card')
+    // Even satin passes for a row of loops, and those are counted.
+    const loops = { ...row.plan, kind: 'looped' } as const
+    expect(measureOpened(opened.value, loops).state).toBe('measured')
+    expect(measureOpened(opened.value, row.plan).state).toBe('whole')
+    expect(measureOpened(opened.value, row.plan, undefined, [loops])).toMatchObject({ state: 'refused', why: 'not-this-row' })
+    // What is counted itself is this row, whatever else it may be.
+    expect(measureOpened(opened.value, loops, undefined, [loops]).state).toBe('measured')
+  })
+
   it('side by side is counted once she has counted', () => {
     const row = testRow('satin-stitch', { scatterMm: 0.06 })
     const verdict = measureRow(row.photograph(), row.plan, { touched: null, counted: row.truth.count })

@@ -5,7 +5,7 @@ import type { Guide } from '../guide/index.ts'
 import { type Exercise, layAlone, type Sampler } from '../sampler/index.ts'
 import { findStitch } from '../stitches/index.ts'
 import { LONGEST_ROW_MM } from './card.ts'
-import { type RowPlan, rowPlanOf } from './row-plan.ts'
+import { type RowKind, type RowPlan, rowPlanOf } from './row-plan.ts'
 
 /** A little less than the longest, so that a row worked too long still lies in the window. */
 export const ROW_MM = LONGEST_ROW_MM - 4
@@ -26,6 +26,21 @@ export function practiceRow(sampler: Sampler, exercise: Exercise): PracticeRow |
   if (!worked?.ok) return null
   const plan = rowPlanOf(worked.value, sampler.cloth.colour.hex)
   return plan && { done: worked.value, plan }
+}
+
+const NARROW: readonly RowKind[] = ['end-to-end', 'beside-the-last']
+
+/**
+ * Rows of other exercises that one might have photographed instead, and that a photograph does not surely tell from this one: of the narrow
+ * kinds the other. One a stitch.
+ */
+export function rowsAlike(sampler: Sampler, exercise: Exercise, { kind }: RowPlan): readonly RowPlan[] {
+  if (!NARROW.includes(kind)) return []
+  const byStitch = new Map(sampler.exercises.filter(({ stitch }) => stitch !== exercise.stitch).map((one) => [one.stitch, one]))
+  return [...byStitch.values()].flatMap((one) => {
+    const plan = practiceRow(sampler, one)?.plan
+    return plan && plan.kind !== kind && NARROW.includes(plan.kind) ? [plan] : []
+  })
 }
 
 /** How wide the exercise's own band is, mm: a row is as wide. */

@@ -18,6 +18,8 @@ export interface Ribbon {
   /** Of the row's length, where there is thread, 0 to 1; and how far across the row it reaches there, mm. */
   readonly covered: number
   readonly tallMm: number
+  /** How much more thread lies across it where there is much (the third quarter) than where there is little (the first); 1 where it is as wide everywhere. */
+  readonly swell: number
   /** Of all thread in the window, what lies on the row. */
   readonly onRow: number
   readonly toCard: (along: number, across: number) => Point
@@ -57,11 +59,21 @@ export function findRibbon(share: Channel, light: Channel, plan: RowPlan): Ribbo
     }
   const ends = endsOf(made.share, plan.acrossMm)
   if (!ends) return null
-  const { covered, tallMm } = reachOf(made.share, ends)
+  const { covered, tallMm, swell } = reachOf(made.share, ends)
   const toMillimetres = (column: number): number => fromMm + (column + 0.5) / RIBBON_PER_MM
   return {
     ...made,
-    ...{ fromMm, topMm: -reach, covered, tallMm, startMm: toMillimetres(ends[0]), endMm: toMillimetres(ends[1]), onRow: near.length / pixels.length, toCard },
+    ...{
+      fromMm,
+      topMm: -reach,
+      covered,
+      tallMm,
+      swell,
+      startMm: toMillimetres(ends[0]),
+      endMm: toMillimetres(ends[1]),
+      onRow: near.length / pixels.length,
+      toCard,
+    },
   }
 }
 
@@ -116,21 +128,36 @@ function refined(pixels: readonly Point[], line: Line, halfMm: number): Line {
   return { slope, offset: (sy - slope * sx) / many }
 }
 
-/** Between its ends: how many columns have thread, and from the first to the last of it in them, the ninth in ten. */
-function reachOf({ widthPx, heightPx, values }: Channel, [from, to]: readonly [number, number]): { readonly covered: number; readonly tallMm: number } {
+type Reach = Pick<Ribbon, 'covered' | 'tallMm' | 'swell'>
+
+/** Between its ends: how many columns have thread; from the first to the last of it in them, the ninth in ten; and how that swells. */
+function reachOf({ widthPx, heightPx, values }: Channel, [from, to]: readonly [number, number]): Reach {
   const tall: number[] = []
+  const across: number[] = []
   for (let column = from; column <= to; column += 1) {
-    let [first, last] = [heightPx, -1]
+    let [first, last, thread] = [heightPx, -1, 0]
     for (let row = 0; row < heightPx; row += 1) {
-      if ((values[row * widthPx + column] as number) <= 0.6) continue
+      const share = values[row * widthPx + column] as number
+      // Added up, so that a picture that is not sharp has the same.
+      if (share > CLOTH) thread += Math.min(1, share)
+      if (share <= 0.6) continue
       first = Math.min(first, row)
       last = row
     }
+    across.push(thread)
     if (last >= first) tall.push(last - first + 1)
   }
-  tall.sort((a, b) => a - b)
-  return { covered: tall.length / Math.max(1, to - from + 1), tallMm: (tall[Math.floor(0.9 * tall.length)] ?? 0) / RIBBON_PER_MM }
+  return {
+    covered: tall.length / Math.max(1, to - from + 1),
+    tallMm: quantile(tall, 0.9) / RIBBON_PER_MM,
+    swell: quantile(across, 0.75) / Math.max(1, quantile(across, 0.25)),
+  }
 }
+
+/** Up to here it may be the weave. */
+const CLOTH = 0.12
+
+const quantile = (values: readonly number[], share: number): number => [...values].sort((a, b) => a - b)[Math.floor(share * values.length)] ?? 0
 
 /** The first and the last three tenths of a millimetre that have thread, columns. */
 function endsOf(share: Channel, acrossMm: number): readonly [number, number] | null {

@@ -2,7 +2,7 @@
 import type { WeekAnswer } from '@lemmata/contract'
 import { forLearner, workSampler } from '@lemmata/core/exercise'
 import { stitchIn } from '@lemmata/core/language'
-import { advise, canPutRight, type PracticeRow, practiceRow, ROW_WORDS, type RowSummary, summaryOf } from '@lemmata/core/photo'
+import { advise, canPutRight, type PracticeRow, practiceRow, ROW_WORDS, type RowPlan, rowsAlike, type RowSummary, summaryOf } from '@lemmata/core/photo'
 import { UNTOUCHED } from '@lemmata/core/practice'
 import { formatStitchLength } from '@lemmata/core/units'
 import { useMemo, useRef, useState } from 'react'
@@ -40,12 +40,21 @@ export function PhotoPage({ page, week, exercise, onBack }: Props) {
           <p className="quiet">{worked && stitchIn(worked.assigned.document, language)}</p>
         </div>
       </header>
-      {planned ? <Measure {...{ page, week, exercise }} {...planned} /> : <p>{words.photo.notThis}</p>}
+      {own && planned ? (
+        <Measure {...{ page, week, exercise }} {...planned} alike={() => rowsAlike(sampler, own, planned.plan)} />
+      ) : (
+        <p>{words.photo.notThis}</p>
+      )}
     </main>
   )
 }
 
-function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & PracticeRow) {
+interface MeasureProps extends Omit<Props, 'onBack'>, PracticeRow {
+  /** Asked for with a picture, for it takes a moment. */
+  readonly alike: () => readonly RowPlan[]
+}
+
+function Measure({ page, week, exercise, done, plan, alike }: MeasureProps) {
   const words = useWords().photo
   const language = useLanguage()
   const told = ROW_WORDS[language]
@@ -68,7 +77,7 @@ function Measure({ page, week, exercise, done, plan }: Omit<Props, 'onBack'> & P
   const file = (picked: File | undefined): void => {
     if (!picked) return
     began()
-    look(false, (service) => service.look(picked, plan))
+    look(false, (service) => service.look(picked, plan, alike()))
   }
   const verdict = state.at === 'seen' ? state.looked.verdict : null
   const summary = measured && summaryOf(measured.figures, plan, measured)
