@@ -10,7 +10,7 @@ export interface StagePages {
   readonly from: string
   /** Module that is run before the page's own, as soon as it has come: an entry of the build. */
   readonly before: string
-  /** File that is made, and the modules, from the folder of the page, that its address asks for when the code of the page runs. */
+  /** By the file that is made: modules that its address asks for when the code of the page runs. */
   readonly pages: Readonly<Record<string, readonly string[]>>
 }
 

@@ -17,12 +17,15 @@ const wall: WallOf = {
 const asked = structuredClone(wall)
 const tile = (): PaintedTile => ({ facts: success({ score: 1, motions: [] }), pixels: null })
 const find = () => Promise.resolve(wall)
+const ids = wall.documents.map(({ id }) => id)
 
 it('has all of it, in its order, when nobody asks before', async () => {
   const paint = vi.fn(tile)
   const ahead = paintAhead(find, paint)
   await vi.waitFor(() => expect(paint).toHaveBeenCalledTimes(wall.documents.length))
-  expect([...ahead.take(asked.around, asked.look).keys()]).toEqual(wall.documents.map(({ id }) => id))
+  // As they are asked for: group by group, each once.
+  expect([...ahead.take(ids.slice(0, 5), asked.around, asked.look).keys()]).toEqual(ids.slice(0, 5))
+  expect([...ahead.take(ids, asked.around, asked.look).keys()]).toEqual(ids.slice(5))
 })
 
 it('hears what is asked between one tile and the next, stops, and has what there is', async () => {
@@ -33,7 +36,7 @@ it('hears what is asked between one tile and the next, stops, and has what there
   })
   const ahead = paintAhead(find, paint)
   const there = await new Promise<number>((resolve) => {
-    worker.on('message', () => resolve(ahead.take(asked.around, asked.look).size))
+    worker.on('message', () => resolve(ahead.take(ids, asked.around, asked.look).size))
   })
   worker.close()
   expect(there).toBeGreaterThanOrEqual(3)
@@ -51,7 +54,9 @@ it.each([
   const paint = vi.fn(tile)
   const ahead = paintAhead(find, paint)
   await vi.waitFor(() => expect(paint).toHaveBeenCalled())
-  expect(ahead.take(around, look).size).toBe(0)
+  expect(ahead.take(ids, around, look).size).toBe(0)
+  // Nor is it held any longer.
+  expect(ahead.take(ids, asked.around, asked.look).size).toBe(0)
 })
 
 it('paints nothing where something else was asked for first, where there is nothing, or where it cannot be read', async () => {
@@ -62,7 +67,7 @@ it('paints nothing where something else was asked for first, where there is noth
   const torn = paintAhead(() => Promise.reject(new Error('no connection')), paint)
   await new Promise((resolve) => setImmediate(() => setImmediate(resolve)))
   expect(paint).not.toHaveBeenCalled()
-  for (const one of [stopped, nothing, torn]) expect(one.take(asked.around, asked.look).size).toBe(0)
+  for (const one of [stopped, nothing, torn]) expect(one.take(ids, asked.around, asked.look).size).toBe(0)
 })
 
 it('is begun at the wall and nowhere else', () => {

@@ -12,9 +12,9 @@ import type { PaintedTile } from '../stitches/wall-picture.ts'
 type Paint = (document: StitchDocument, around: Surroundings, look: WallOf['look']) => PaintedTile
 
 export interface WallAhead {
-  /** What was painted of this wall; nothing further is painted ahead. */
-  readonly take: (around: Surroundings, look: WallOf['look']) => ReadonlyMap<string, PaintedTile>
-  /** Something else is asked for. */
+  /** Those of these stitches that were painted on this wall: they are given away. Nothing further is painted ahead. */
+  readonly take: (ids: readonly string[], around: Surroundings, look: WallOf['look']) => ReadonlyMap<string, PaintedTile>
+  /** Something else is asked for: what was painted is let go. */
   readonly stop: () => void
 }
 
@@ -37,19 +37,24 @@ export function paintAhead(find: () => Promise<WallOf | null>, paint: Paint): Wa
       await untilHeard()
     }
   })().catch(() => undefined)
-  const stop = (): void => {
-    stopped = true
-  }
   return {
-    stop,
-    take: (around, look) => {
-      stop()
-      return wall && JSON.stringify([wall.around, wall.look]) === JSON.stringify([around, look]) ? painted : NOTHING
+    stop: () => {
+      stopped = true
+      painted.clear()
+    },
+    take: (ids, around, look) => {
+      stopped = true
+      if (!wall || JSON.stringify([wall.around, wall.look]) !== JSON.stringify([around, look])) painted.clear()
+      const given = new Map<string, PaintedTile>()
+      for (const id of ids) {
+        const tile = painted.get(id)
+        if (tile) given.set(id, tile)
+        painted.delete(id)
+      }
+      return given
     },
   }
 }
-
-const NOTHING: ReadonlyMap<string, PaintedTile> = new Map()
 
 /** What was said to this worker meanwhile is heard first. A timer would wait 4 ms each time. */
 function untilHeard(): Promise<void> {

@@ -35,7 +35,11 @@ const service = {
     )
   },
   paintWall(documents: readonly StitchDocument[], around: Surroundings, look: WallLook): readonly WallPicture[] {
-    const painted = ahead?.take(around, look)
+    const painted = ahead?.take(
+      documents.map(({ id }) => id),
+      around,
+      look,
+    )
     return inOneFile(
       documents.map((one) => painted?.get(one.id) ?? paintForWall(one, around, look)),
       look,
