@@ -3,7 +3,7 @@
  * `npm run bench:photo -- FROM TO`: so many of them by their seed; `tune` before them: those that bounds were set on.
  */
 import sharp from 'sharp'
-import { measureOpened, openPicture, type Picture, type RowPlan, type Verdict } from '@lemmata/core/photo'
+import { areAlike, measureOpened, openPicture, type Picture, type RowPlan, type Verdict } from '@lemmata/core/photo'
 import { paintScene, shoot, type Shot } from '@lemmata/core/stand-in-camera'
 import { fairRow, type PhotographedRow, STITCHES, workedRow } from './photo-rows.ts'
 
@@ -30,10 +30,9 @@ interface Outcome {
 }
 
 /** What else is in a sampler that has all six: `one` is in it as it was worked. */
-function alike(one: PhotographedRow, { kind }: RowPlan): readonly RowPlan[] {
-  const narrow = ['end-to-end', 'beside-the-last']
+function alike(one: PhotographedRow, row: RowPlan): readonly RowPlan[] {
   const plans = STITCHES.map((stitch) => (stitch === one.stitch ? one.plan : workedRow(stitch, 2, one.plan.clothHex, one.plan.threadHex).plan))
-  return narrow.includes(kind) ? plans.filter((plan) => plan.kind !== kind && narrow.includes(plan.kind)) : []
+  return plans.filter((plan) => areAlike(row, plan))
 }
 
 function measure(picture: Picture, one: PhotographedRow, plan: RowPlan): Outcome {

@@ -6,7 +6,7 @@ import type { Surroundings } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { Sampler } from '@lemmata/core/sampler'
 import { isWallKept, wallKey } from '../stitches/kept-wall.ts'
-import { aroundWall, stitchesOnWall, wallIs, type WallOf } from '../stitches/wall-of.ts'
+import { aroundWall, stitchesOnWall, wallIdentity, type WallOf } from '../stitches/wall-of.ts'
 import type { PaintedTile } from '../stitches/wall-picture.ts'
 
 type Paint = (document: StitchDocument, around: Surroundings, look: WallOf['look']) => PaintedTile
@@ -77,7 +77,7 @@ async function wallOfSampler(id: string, ratio: number, program: string | null):
     around: aroundWall(sampler, own),
     look: { side: 'front', clothHex: sampler.cloth.colour.hex, ratio },
   }
-  const key = await wallKey(program, ...wallIs(wall))
+  const key = await wallKey(program, ...wallIdentity(wall))
   return key !== null && (await isWallKept(key)) ? null : wall
 }
 

@@ -8,7 +8,7 @@ import { whileQuiet } from '../compute/while-quiet.ts'
 import { PROGRAM } from '../compute/started.ts'
 import { paintWall as askForWall } from '../compute/workers.ts'
 import { keepWall, wallKept, wallKey } from './kept-wall.ts'
-import { aroundWall, stitchesOnWall, wallIs, type WallOf } from './wall-of.ts'
+import { aroundWall, stitchesOnWall, wallIdentity, type WallOf } from './wall-of.ts'
 import type { WallLook, WallPicture } from './wall-picture.ts'
 
 export interface Wall {
@@ -107,7 +107,7 @@ function paintWall(wall: WallOf, isAsked: boolean, onGroup: (soFar: ReadonlyMap<
     group.forEach((document, index) => pictures.set(document.id, painted[index] as WallPicture))
     onGroup(pictures)
   })
-  const key = wallKey(PROGRAM, ...wallIs(wall))
+  const key = wallKey(PROGRAM, ...wallIdentity(wall))
   const kept = key.then(async (address) => {
     const before = address === null ? null : await wallKept(address)
     isKept = before !== null && documents.every(({ id }) => before.has(id))

@@ -25,4 +25,4 @@ export function aroundWall(sampler: Parameters<typeof surroundingsOf>[0], own: r
 }
 
 /** What a wall that is kept is known by. */
-export const wallIs = ({ documents, around, look }: WallOf): readonly unknown[] => [documents.map(({ id }) => id), around, look]
+export const wallIdentity = ({ documents, around, look }: WallOf): readonly unknown[] => [documents.map(({ id }) => id), around, look]

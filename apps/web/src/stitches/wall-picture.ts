@@ -31,7 +31,7 @@ export interface TilePicture {
   readonly ratio: number
 }
 
-/** As it is painted: its pixels, of `sizeOf` the look. */
+/** As it is painted: red, green, blue and opacity of each pixel, row by row; null where it cannot be worked. */
 export interface PaintedTile {
   readonly facts: Result<WallFacts>
   readonly pixels: Uint8ClampedArray | null

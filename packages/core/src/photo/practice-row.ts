@@ -30,16 +30,16 @@ export function practiceRow(sampler: Sampler, exercise: Exercise): PracticeRow |
 
 const NARROW: readonly RowKind[] = ['end-to-end', 'beside-the-last']
 
-/**
- * Rows of other exercises that one might have photographed instead, and that a photograph does not surely tell from this one: of the narrow
- * kinds the other. One a stitch.
- */
-export function rowsAlike(sampler: Sampler, exercise: Exercise, { kind }: RowPlan): readonly RowPlan[] {
-  if (!NARROW.includes(kind)) return []
+/** Not surely told from one another in a photograph: the two narrow kinds. */
+export const areAlike = (one: RowPlan, other: RowPlan): boolean => one.kind !== other.kind && NARROW.includes(one.kind) && NARROW.includes(other.kind)
+
+/** Rows of other exercises that one might have photographed instead of this one, and that are alike. One a stitch. */
+export function rowsAlike(sampler: Sampler, exercise: Exercise, row: RowPlan): readonly RowPlan[] {
+  if (!NARROW.includes(row.kind)) return []
   const byStitch = new Map(sampler.exercises.filter(({ stitch }) => stitch !== exercise.stitch).map((one) => [one.stitch, one]))
   return [...byStitch.values()].flatMap((one) => {
     const plan = practiceRow(sampler, one)?.plan
-    return plan && plan.kind !== kind && NARROW.includes(plan.kind) ? [plan] : []
+    return plan && areAlike(row, plan) ? [plan] : []
   })
 }
 
