@@ -36,12 +36,15 @@ export const areAlike = (one: RowPlan, other: RowPlan): boolean => one.kind !== 
 /** Rows of other exercises that one might have photographed instead of this one, and that are alike. One a stitch. */
 export function rowsAlike(sampler: Sampler, exercise: Exercise, row: RowPlan): readonly RowPlan[] {
   if (!NARROW.includes(row.kind)) return []
-  const byStitch = new Map(sampler.exercises.filter(({ stitch }) => stitch !== exercise.stitch).map((one) => [one.stitch, one]))
+  const byStitch = new Map(sampler.exercises.filter(({ stitch }) => stitch !== exercise.stitch && isLine(sampler, stitch)).map((one) => [one.stitch, one]))
   return [...byStitch.values()].flatMap((one) => {
     const plan = practiceRow(sampler, one)?.plan
     return plan && areAlike(row, plan) ? [plan] : []
   })
 }
+
+/** Others are wide rows: to work them as well took four times as long. */
+const isLine = (sampler: Sampler, stitch: string): boolean => findStitch(stitch, sampler.stitches)?.guide.includes('line') ?? false
 
 /** How wide the exercise's own band is, mm: a row is as wide. */
 function bandOf({ drawing }: Sampler, { on }: Exercise): number {
