@@ -17,7 +17,7 @@ export async function forgetAll(): Promise<void> {
 export function wallWhole(): number | null {
   const { document } = globalThis as unknown as { document: { querySelector: (what: string) => { readonly textContent: string } | null } }
   const note = document.querySelector('.wall-note')?.textContent ?? ''
-  return /^(\d+) of \1 stitches, drawn at twice true size$/.test(note) ? performance.now() : null
+  return /^(\d+) of \1 stitches, drawn at twice true size, the tallest smaller$/.test(note) ? performance.now() : null
 }
 
 /** Notes when the cloth as it was last seen is there. Runs in the page before anything of it. */

@@ -6,7 +6,7 @@ test.beforeEach(async ({ page }) => {
   await makeTeacher(page)
   await newSampler(page, 'Library')
   await stage(page, 'Stitches')
-  await expect(page.getByText(/^(\d+) of \1 stitches, drawn at twice true size$/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^(\d+) of \1 stitches, drawn at twice true size, the tallest smaller$/)).toBeVisible({ timeout: 60_000 })
 })
 
 test('the wall finds by another name, family, motion, difficulty and what is taught already', async ({ page }) => {

@@ -150,7 +150,7 @@ export function StitchesStage() {
             />
           )}
           <p className="quiet wall-note" role="status">
-            {found.length} of {documents.length} stitches, drawn at twice true size{wall.busy ? '; working …' : ''}
+            {found.length} of {documents.length} stitches, drawn at twice true size, the tallest smaller{wall.busy ? '; working …' : ''}
           </p>
           {found.length === 0 && !wall.busy && (
             <p className="quiet">

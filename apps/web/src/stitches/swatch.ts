@@ -2,21 +2,37 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { workExercise, type WorkedExercise } from '@lemmata/core/exercise'
-import { type Guide, practiceFor, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
+import { type Guide, practiceFor, type PracticeGuide, practiceGuide, shortenedPractice } from '@lemmata/core/guide'
 import { MAIN_ROLE, type StitchDocument } from '@lemmata/core/notation'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { type Exercise, layAlone } from '@lemmata/core/sampler'
 
+const practiceOf = (document: StitchDocument): PracticeGuide => shortenedPractice(document.practice ?? practiceFor(document))
+
 export function swatchGuide(document: StitchDocument): Guide {
-  return practiceGuide(shortenedPractice(document.practice ?? practiceFor(document)), 40, 20, 60)
+  return practiceGuide(practiceOf(document), 40, 20, 60)
 }
 
 /** Of what goes on to both sides a tile of the wall shows no more, mm. */
 const WALL_MM = 30
+/** A form that stands by itself is as high as a tile has room for at the wall's scale, with the thread that lies over its edge, mm. */
+const WALL_HEIGHT_MM = 6.5
 
 function wallGuide(document: StitchDocument): Guide {
-  const practice = shortenedPractice(document.practice ?? practiceFor(document))
+  const practice = practiceOf(document)
+  if (practice.kind === 'shape' && !isPieceOfMore(document))
+    return practiceGuide({ ...practice, heightMm: Math.min(practice.heightMm, WALL_HEIGHT_MM) }, 40, 20, 60)
   return practiceGuide(practice, 40, 20, practice.kind === 'line' || practice.kind === 'band' ? WALL_MM : 60)
+}
+
+/**
+ * Whether its swatch is a piece of something that goes on to every side, as a line does to two: counted squares, a rectangle of a fill, and
+ * rows that lie end to end, which are known by where they meet.
+ */
+export function isPieceOfMore(document: StitchDocument): boolean {
+  const practice = practiceOf(document)
+  if (practice.kind !== 'shape') return practice.kind === 'grid'
+  return practice.outline === 'rectangle' || document.passes.some(({ place }) => 'across' in place && place.across.cuts !== undefined)
 }
 
 export function workSwatch(

@@ -7,7 +7,7 @@ import { motionsOf } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
 import { bitmapOf } from '../drawing/bitmap.ts'
 import { paintThread } from '../drawing/paint-thread.ts'
-import { workForWall } from './swatch.ts'
+import { isPieceOfMore, workForWall } from './swatch.ts'
 
 /** What the wall can be searched for. */
 export interface WallFacts {
@@ -48,8 +48,8 @@ export interface WallLook {
 
 /** A tile's picture, CSS pixels: as wide as the widest tile. A narrower one shows its middle. */
 export const TILE = { widthPx: 352, heightPx: 62 } as const
-/** Twice true size, so that widths can be compared; what has no room is drawn smaller. */
-const PX_PER_MM = 7.6
+/** Twice true size, so that widths can be compared. */
+export const WALL_PX_PER_MM = 7.6
 
 export const wallFacts = (done: WorkedExercise): WallFacts => ({ score: done.stitchDifficulty.score, motions: motionsOf(done) })
 
@@ -61,7 +61,7 @@ const sizeOf = ({ ratio }: WallLook): { readonly width: number; readonly height:
 /** In a worker. */
 export function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): PaintedTile {
   const worked = workForWall(document, around)
-  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, pixels: worked.ok ? paint(worked.value, look) : null }
+  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, pixels: worked.ok ? paint(document, worked.value, look) : null }
 }
 
 /** Tiles of one look. */
@@ -92,14 +92,14 @@ export function makeFirstStroke(): void {
   if (typeof OffscreenCanvas !== 'undefined') new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })?.fillRect(0, 0, 1, 1)
 }
 
-function paint(done: WorkedExercise, look: WallLook): Uint8ClampedArray | null {
+function paint(document: StitchDocument, done: WorkedExercise, look: WallLook): Uint8ClampedArray | null {
   const { width, height } = sizeOf(look)
   const context = contextFor(look)
   if (!context) return null
   // The cloth covers the last tile; how it was painted is forgotten.
   context.save()
   context.scale(look.ratio, look.ratio)
-  paintThread(context, done, { ...TILE, ...look, pxPerMm: PX_PER_MM, whole: true, marks: false })
+  paintThread(context, done, { ...TILE, ...look, pxPerMm: WALL_PX_PER_MM, whole: !isPieceOfMore(document), marks: false })
   context.restore()
   return context.getImageData(0, 0, width, height).data
 }
