@@ -1,12 +1,12 @@
 /** What is kept between pages: found again under what it was worked from, never under anything else, never too much of it. */
 import 'fake-indexeddb/auto'
-import { Dexie } from 'dexie'
+import { deleteDB } from 'idb'
 import { afterEach, describe, expect, it } from 'vitest'
 import { pack, type Packed, unpack } from './packed.ts'
 import { keptWork } from './worked-before.ts'
 
 afterEach(async () => {
-  await Dexie.delete('lemmata-worked')
+  await deleteDB('lemmata-worked')
 })
 
 const kept = (program: string) => keptWork<Packed>(program, ({ numbers }) => numbers.byteLength, 0)

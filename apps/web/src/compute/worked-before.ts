@@ -2,7 +2,8 @@
  * What was worked once is not worked again: kept in the browser under what it was worked from and with which program. The
  * same exercise in the same surroundings is the same thread, whichever page or day asks for it.
  */
-import { Dexie, type Table } from 'dexie'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { browserDatabase } from '../keep/browser-database.ts'
 import { digestOf } from './digest-of.ts'
 
 interface Kept<Answer> {
@@ -16,14 +17,20 @@ interface Kept<Answer> {
   readonly answer: Answer
 }
 
-class WorkedBefore<Answer> extends Dexie {
-  declare worked: Table<Kept<Answer>, string>
+interface WorkedBefore<Answer> extends DBSchema {
+  worked: { key: string; value: Kept<Answer>; indexes: { program: string; '[at+bytes]': [at: number, bytes: number] } }
+}
 
-  constructor() {
-    super('lemmata-worked')
-    // How old and how large, together: what is to go is found without reading what is kept.
-    this.version(2).stores({ worked: 'key, program, [at+bytes]' })
-  }
+/** What is in it. */
+const VERSION = 20
+
+function make<Answer>(database: IDBPDatabase<WorkedBefore<Answer>>): void {
+  // What is of an older version is worked again.
+  for (const old of database.objectStoreNames) database.deleteObjectStore(old)
+  const worked = database.createObjectStore('worked', { keyPath: 'key' })
+  worked.createIndex('program', 'program')
+  // How old and how large, together: what is to go is found without reading what is kept.
+  worked.createIndex('[at+bytes]', ['at', 'bytes'])
 }
 
 /** More than this and the oldest go. */
@@ -43,7 +50,7 @@ export interface KeptWork<Answer> {
  * nothing, all is worked anew.
  */
 export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => number, quietMs = QUIET_MS): KeptWork<Answer> {
-  const store = typeof indexedDB === 'undefined' ? null : new WorkedBefore<Answer>()
+  const ask = browserDatabase<WorkedBefore<Answer>>('lemmata-worked', VERSION, make)
   let pruned = false
   let waiting: Kept<Answer>[] = []
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -54,10 +61,14 @@ export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => n
     waiting = []
     told = []
     try {
-      await store?.worked.bulkPut(entries)
-      if (store && !pruned) {
-        pruned = true
-        await prune(store, program)
+      const store = await ask?.()
+      if (store) {
+        const { store: worked, done } = store.transaction('worked', 'readwrite')
+        await Promise.all([...entries.map((entry) => worked.put(entry)), done])
+        if (!pruned) {
+          pruned = true
+          await prune(store, program)
+        }
       }
     } catch {
       // Full or forbidden: it will be worked again.
@@ -66,11 +77,11 @@ export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => n
   }
 
   return {
-    keyOf: (...from) => (store ? digestOf(program, ...from) : Promise.resolve(null)),
+    keyOf: (...from) => (ask ? digestOf(program, ...from) : Promise.resolve(null)),
     async get(keys) {
-      if (!store || keys.length === 0) return new Map()
+      if (!ask || keys.length === 0) return new Map()
       try {
-        const found = await inTime(store.worked.bulkGet([...keys]))
+        const found = await inTime(ask().then((store) => each(store, keys)))
         if (!found) return new Map()
         return new Map(found.flatMap((one) => (one ? [[one.key, one.answer] as const] : [])))
       } catch {
@@ -78,7 +89,7 @@ export function keptWork<Answer>(program: string, bytesOf: (answer: Answer) => n
       }
     },
     put(entries) {
-      if (!store) return Promise.resolve()
+      if (!ask) return Promise.resolve()
       const at = Date.now()
       waiting.push(...entries.map(([key, answer]) => ({ key, program, at, answer, bytes: bytesOf(answer) })))
       clearTimeout(timer)
@@ -99,16 +110,20 @@ function inTime<One>(answer: PromiseLike<One>): Promise<One | null> {
   return Promise.race([answer, late]).finally(() => clearTimeout(timer))
 }
 
-async function prune<Answer>(store: WorkedBefore<Answer>, program: string): Promise<void> {
-  await store.worked.where('program').notEqual(program).delete()
+function each<Answer>(store: IDBPDatabase<WorkedBefore<Answer>>, keys: readonly string[]): Promise<readonly (Kept<Answer> | undefined)[]> {
+  const { store: worked } = store.transaction('worked')
+  return Promise.all(keys.map((key) => worked.get(key)))
+}
+
+async function prune<Answer>(store: IDBPDatabase<WorkedBefore<Answer>>, program: string): Promise<void> {
+  const { store: worked, done } = store.transaction('worked', 'readwrite')
+  const ofOthers = [IDBKeyRange.upperBound(program, true), IDBKeyRange.lowerBound(program, true)]
+  const gone = (await Promise.all(ofOthers.map((range) => worked.index('program').getAllKeys(range)))).flat()
+  await Promise.all(gone.map((key) => worked.delete(key)))
   let bytes = 0
-  const tooMuch: string[] = []
-  await store.worked
-    .orderBy('[at+bytes]')
-    .reverse()
-    .eachKey((at, { primaryKey }) => {
-      bytes += Array.isArray(at) ? Number(at[1]) : 0
-      if (bytes > MOST_BYTES) tooMuch.push(primaryKey)
-    })
-  await store.worked.bulkDelete(tooMuch)
+  for (let cursor = await worked.index('[at+bytes]').openKeyCursor(null, 'prev'); cursor; cursor = await cursor.continue()) {
+    bytes += cursor.key[1]
+    if (bytes > MOST_BYTES) await worked.delete(cursor.primaryKey)
+  }
+  await done
 }

@@ -3,7 +3,7 @@
  * for the account that saw it, and forgotten when that signs out.
  */
 import type { SessionAnswer } from '@lemmata/contract'
-import { keepIn, openStore } from './browser-store.ts'
+import { keepIn, openStore } from '../keep/browser-store.ts'
 
 const STORE = 'lemmata-last-seen'
 const PLACE = 'x-place'

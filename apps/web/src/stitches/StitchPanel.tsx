@@ -12,7 +12,8 @@ import { type ReactNode, useEffect, useState } from 'react'
 import { VersionField } from '../sampler/VersionField.tsx'
 import { Hand } from './Hand.tsx'
 import { Mistakes, WouldItHold } from './Mistakes.tsx'
-import { FIRST_TRIAL, type Trial, TryIt, useTrial } from './TryIt.tsx'
+import { FIRST_TRIAL, type Trial } from './trial.ts'
+import { TryIt, useTrial } from './TryIt.tsx'
 
 interface Props {
   readonly document: StitchDocument

@@ -7,7 +7,7 @@ import { letterOf } from '@lemmata/core/sheets'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { readJson, readStitch, problemInWords } from '@lemmata/contract'
 import { App, Button, Segmented } from 'antd'
-import { useCallback, useMemo, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useSearchParams } from 'react-router'
 import { useWorked } from '../compute/use-worked.ts'
@@ -16,20 +16,22 @@ import { PanelBoundary } from '../sampler/PanelBoundary.tsx'
 import { useSampler } from '../sampler/use-sampler.ts'
 import { edit } from '../store/index.ts'
 import { newIds } from '../store/new-ids.ts'
-import { Compare } from './Compare.tsx'
 import { download } from './download.ts'
 import { familiesOf } from './families.ts'
 import { isShown, NO_FILTER, type WallFilter } from './filter.ts'
-import { StitchPanel } from './StitchPanel.tsx'
+import { fetchLaterParts, laterParts } from './later-parts.ts'
 import { workSwatch } from './swatch.ts'
-import { asTried, FIRST_TRIAL, type Trial } from './TryIt.tsx'
+import { asTried, FIRST_TRIAL, type Trial } from './trial.ts'
 import { useOwnStitches } from './use-own-stitches.ts'
 import { Failure } from '../sampler/Failure.tsx'
 import { Swatch } from './Swatch.tsx'
 import { useWall, useWallOf } from './use-wall.ts'
 import { WallGrid } from './WallGrid.tsx'
 import { WallFilters } from './WallFilters.tsx'
-import { WriteStitch } from './write/WriteStitch.tsx'
+
+const StitchPanel = lazy(() => laterParts.panel().then((one) => ({ default: one.StitchPanel })))
+const Compare = lazy(() => laterParts.compare().then((one) => ({ default: one.Compare })))
+const WriteStitch = lazy(() => laterParts.write().then((one) => ({ default: one.WriteStitch })))
 
 const MOST_COMPARED = 3
 
@@ -54,6 +56,9 @@ export function StitchesStage() {
   const wallOf = useWallOf(sampler, own.list, side)
   const { documents, around } = wallOf
   const wall = useWall(wallOf)
+  useEffect(() => {
+    if (!wall.busy) fetchLaterParts()
+  }, [wall.busy])
   const motions = useMemo(() => [...new Set([...wall.pictures.values()].flatMap(({ facts }) => (facts.ok ? facts.value.motions : [])))].sort(), [wall])
   const taught = useMemo(() => new Set(worked.done.flatMap(motionsOf)), [worked.done])
   const found = documents.filter((document) => isShown(document, wall.pictures.get(document.id)?.facts, filter))
@@ -93,27 +98,29 @@ export function StitchesStage() {
 
   if (writing)
     return (
-      <WriteStitch
-        key={writing.id}
-        first={writing}
-        around={around}
-        clothHex={sampler.cloth.colour.hex}
-        onClose={() => setWriting(null)}
-        onSampler={(document) => {
-          edit({ kind: 'put-stitch', stitch: document })
-          setChosen(document.id)
-          setWriting(null)
-          message.success(`${document.name} is in this sampler.`)
-        }}
-        onLibrary={async (document) => {
-          const kept = await own.keep(document)
-          if (!kept) return
-          setChosen(kept.id)
-          setWriting(null)
-          if (kept.id === document.id) message.success(`${kept.name} is in your library.`)
-          else message.warning(`Another window has kept a ${document.name} meanwhile. Yours is beside it as ${kept.name}.`, 8)
-        }}
-      />
+      <Suspense fallback={null}>
+        <WriteStitch
+          key={writing.id}
+          first={writing}
+          around={around}
+          clothHex={sampler.cloth.colour.hex}
+          onClose={() => setWriting(null)}
+          onSampler={(document) => {
+            edit({ kind: 'put-stitch', stitch: document })
+            setChosen(document.id)
+            setWriting(null)
+            message.success(`${document.name} is in this sampler.`)
+          }}
+          onLibrary={async (document) => {
+            const kept = await own.keep(document)
+            if (!kept) return
+            setChosen(kept.id)
+            setWriting(null)
+            if (kept.id === document.id) message.success(`${kept.name} is in your library.`)
+            else message.warning(`Another window has kept a ${document.name} meanwhile. Yours is beside it as ${kept.name}.`, 8)
+          }}
+        />
+      </Suspense>
     )
   const letters = lettersByStitch(sampler)
   const families = familiesOf(found)
@@ -140,14 +147,16 @@ export function StitchesStage() {
       <div className={current ? 'wall-and-drawer' : 'wall-alone'}>
         <div className="stage-scroll wall-scroll">
           {beside.length > 0 && (
-            <Compare
-              documents={beside}
-              around={around}
-              clothHex={sampler.cloth.colour.hex}
-              units={sampler.units}
-              onDrop={(id) => setCompared(compared.filter((one) => one !== id))}
-              onClose={() => setCompared([])}
-            />
+            <Suspense fallback={null}>
+              <Compare
+                documents={beside}
+                around={around}
+                clothHex={sampler.cloth.colour.hex}
+                units={sampler.units}
+                onDrop={(id) => setCompared(compared.filter((one) => one !== id))}
+                onClose={() => setCompared([])}
+              />
+            </Suspense>
           )}
           <p className="quiet wall-note" role="status">
             {found.length} of {documents.length} stitches, drawn at twice true size, the tallest smaller{wall.busy ? '; working …' : ''}
@@ -182,25 +191,27 @@ export function StitchesStage() {
         {current && (
           <aside className="drawer" aria-label={current.name}>
             <PanelBoundary name="This stitch" key={current.id}>
-              <StitchPanel
-                document={current}
-                around={around}
-                clothHex={sampler.cloth.colour.hex}
-                units={sampler.units}
-                where={letters.get(current.id) ?? ''}
-                onTeach={(trial) => teach(current, trial)}
-                onRows={(rows, trial) => teachRows(current, rows, trial)}
-                onCopy={() => setWriting(current)}
-                onExport={() => download(`${current.id}.json`, current)}
-                onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
-                onClose={() => setChosen(null)}
-                isCompared={compared.includes(current.id)}
-                onCompare={() =>
-                  setCompared((before) =>
-                    before.includes(current.id) ? before.filter((one) => one !== current.id) : [...before, current.id].slice(-MOST_COMPARED),
-                  )
-                }
-              />
+              <Suspense fallback={null}>
+                <StitchPanel
+                  document={current}
+                  around={around}
+                  clothHex={sampler.cloth.colour.hex}
+                  units={sampler.units}
+                  where={letters.get(current.id) ?? ''}
+                  onTeach={(trial) => teach(current, trial)}
+                  onRows={(rows, trial) => teachRows(current, rows, trial)}
+                  onCopy={() => setWriting(current)}
+                  onExport={() => download(`${current.id}.json`, current)}
+                  onRemove={own.list.includes(current) ? () => void own.remove(current.id) : undefined}
+                  onClose={() => setChosen(null)}
+                  isCompared={compared.includes(current.id)}
+                  onCompare={() =>
+                    setCompared((before) =>
+                      before.includes(current.id) ? before.filter((one) => one !== current.id) : [...before, current.id].slice(-MOST_COMPARED),
+                    )
+                  }
+                />
+              </Suspense>
             </PanelBoundary>
           </aside>
         )}

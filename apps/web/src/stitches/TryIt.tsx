@@ -3,24 +3,15 @@ import { problemInWords } from '@lemmata/contract'
 import type { Surroundings } from '@lemmata/core/assign'
 import type { Result } from '@lemmata/core/base'
 import { type WorkedExercise, workExercise } from '@lemmata/core/exercise'
-import { applyVariant, MAIN_ROLE, type ParameterValue, type StitchDocument } from '@lemmata/core/notation'
-import { type Exercise, layAlone } from '@lemmata/core/sampler'
+import { applyVariant, type ParameterValue, type StitchDocument } from '@lemmata/core/notation'
+import { layAlone } from '@lemmata/core/sampler'
 import { counted, formatLength } from '@lemmata/core/units'
 import { type RowOfRows, rowValues } from '@lemmata/core/layout'
 import { Button, Segmented, Select, Slider } from 'antd'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { ThreadCanvas } from '../drawing/ThreadCanvas.tsx'
 import { tryGuides } from './swatch.ts'
-
-export interface Trial {
-  readonly guide: number
-  /** Another version of the stitch; the one that the Brief asks for when null. */
-  readonly variant: string | null
-  readonly parameters: Readonly<Record<string, number>>
-  readonly strands: number | null
-}
-
-export const FIRST_TRIAL: Trial = { guide: 0, variant: null, parameters: {}, strands: null }
+import { asTried, FIRST_TRIAL, type Trial } from './trial.ts'
 
 interface Props {
   readonly document: StitchDocument
@@ -31,15 +22,6 @@ interface Props {
   readonly units: 'mm' | 'in'
   /** One stitch as rows that differ in this setting. */
   readonly onRows: (rows: RowOfRows) => void
-}
-
-/** What an exercise takes over from a trial. */
-export function asTried({ variant, parameters, strands }: Trial): Partial<Omit<Exercise, 'id' | 'on' | 'stitch'>> {
-  return {
-    ...(Object.keys(parameters).length > 0 ? { parameters: { ...parameters } } : {}),
-    ...(strands === null ? {} : { materials: { [MAIN_ROLE]: { strands } } }),
-    ...(variant === null ? {} : { variant }),
-  }
 }
 
 /** The stitch with these settings on the chosen guide. */

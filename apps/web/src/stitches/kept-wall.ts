@@ -5,7 +5,7 @@
 import type { Result } from '@lemmata/core/base'
 import { z } from 'zod'
 import { digestOf } from '../compute/digest-of.ts'
-import { keepIn, openStore } from '../drawing/browser-store.ts'
+import { keepIn, openStore } from '../keep/browser-store.ts'
 import { PICTURE_TYPE, type WallFacts, type WallPicture } from './wall-picture.ts'
 
 const STORE = 'lemmata-wall'
