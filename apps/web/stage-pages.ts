@@ -10,6 +10,8 @@ export interface StagePages {
   readonly from: string
   /** Module that is run before the page's own, as soon as it has come: an entry of the build. */
   readonly before: string
+  /** Module of the worker that is begun by it: asked for only then, it would wait behind all that the page loads. */
+  readonly worker: string
   /** By the file that is made: modules that its address asks for when the code of the page runs. */
   readonly pages: Readonly<Record<string, readonly string[]>>
 }
@@ -18,7 +20,7 @@ export interface StagePages {
  * Without it a stage is sent for when the page's own code has come and runs, a third of a second later on a small machine. Only what
  * would be asked for a moment later is named, so that nobody loads a byte more. Styles are left to be asked for in their order.
  */
-export function stagePages({ from, before, pages }: StagePages): Plugin {
+export function stagePages({ from, before, worker, pages }: StagePages): Plugin {
   let root = ''
   return {
     name: 'stage-pages',
@@ -40,12 +42,12 @@ export function stagePages({ from, before, pages }: StagePages): Plugin {
         const html = String(page.source)
         const [own = ''] = /[ \t]*<script type="module"/.exec(html) ?? this.error(`no script in ${from}`)
         // In front of everything else, for it is small and what it begins takes longest.
-        const first = [...withImports(chunkOf(before), bundle)].map((file, index) =>
+        const first = [...withImports(chunkOf(worker), bundle, withImports(chunkOf(before), bundle))].map((file, index) =>
           index === 0 ? `<script type="module" async crossorigin src="/${file}"></script>` : preload(file),
         )
         for (const [fileName, modules] of Object.entries(pages)) {
           const needed = new Set(modules.flatMap((module) => [...withImports(chunkOf(module), bundle)]))
-          const links = [...needed].filter((file) => !html.includes(`/${file}"`)).map(preload)
+          const links = [...needed].map(preload).filter((link) => !html.includes(link) && !first.includes(link))
           const source = html
             .replace(own, `${first.map((one) => `    ${one}\n`).join('')}${own}`)
             .replace('  </head>', `${links.map((one) => `    ${one}\n`).join('')}  </head>`)

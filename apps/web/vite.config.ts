@@ -97,7 +97,7 @@ const pages = Object.fromEntries(
 )
 
 export default defineConfig({
-  plugins: [react(), woff2(), plainFonts(), besidePage(), stagePages({ from: 'index.html', before: 'src/compute/begin.ts', pages }), brotli()],
+  plugins: [react(), woff2(), plainFonts(), besidePage(), stagePages({ from: 'index.html', before: 'src/compute/begin.ts', worker: 'src/compute/work.worker.ts', pages }), brotli()],
   build: {
     chunkSizeWarningLimit: 1400,
     // Every browser that runs the rest of it fetches modules ahead by itself.

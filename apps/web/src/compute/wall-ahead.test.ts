@@ -15,7 +15,7 @@ const wall: WallOf = {
 }
 /** As it comes from the page: the same in every figure, and not one object of it. */
 const asked = structuredClone(wall)
-const tile = (): PaintedTile => ({ facts: success({ score: 1, motions: [] }), pixels: null })
+const tile = (): Promise<PaintedTile> => Promise.resolve({ facts: success({ score: 1, motions: [] }), pixels: null })
 const find = () => Promise.resolve(wall)
 const ids = wall.documents.map(({ id }) => id)
 

@@ -5,11 +5,11 @@
 import type { Surroundings } from '@lemmata/core/assign'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { Sampler } from '@lemmata/core/sampler'
-import { isWallKept, wallKey } from '../stitches/kept-wall.ts'
+import { isWallKept, wallKey } from '../stitches/wall-key.ts'
 import { aroundWall, stitchesOnWall, wallIdentity, type WallOf } from '../stitches/wall-of.ts'
 import type { PaintedTile } from '../stitches/wall-picture.ts'
 
-type Paint = (document: StitchDocument, around: Surroundings, look: WallOf['look']) => PaintedTile
+type Paint = (document: StitchDocument, around: Surroundings, look: WallOf['look']) => Promise<PaintedTile>
 
 export interface WallAhead {
   /** Those of these stitches that were painted on this wall: they are given away. Nothing further is painted ahead. */
@@ -33,7 +33,8 @@ export function paintAhead(find: () => Promise<WallOf | null>, paint: Paint): Wa
     wall = await find()
     for (const document of wall?.documents ?? []) {
       if (stopped || !wall) return
-      painted.set(document.id, paint(document, wall.around, wall.look))
+      const tile = await paint(document, wall.around, wall.look)
+      if (!stopped) painted.set(document.id, tile)
       await untilHeard()
     }
   })().catch(() => undefined)

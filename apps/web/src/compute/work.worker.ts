@@ -4,7 +4,7 @@ import { workExercise } from '@lemmata/core/exercise'
 import type { StitchDocument } from '@lemmata/core/notation'
 import type { LaidExercise } from '@lemmata/core/sampler'
 import { expose, transfer } from 'comlink'
-import { inOneFile, makeFirstStroke, paintForWall, type WallLook, type WallPicture } from '../stitches/wall-picture.ts'
+import { inOneFile, makeFirstStroke, paintForWall, type PaintedTile, type WallLook, type WallPicture } from '../stitches/wall-picture.ts'
 import { pack, type Packed } from './packed.ts'
 import { wallAhead } from './wall-ahead.ts'
 import { keptWork } from './worked-before.ts'
@@ -34,19 +34,19 @@ const service = {
       answers.map(({ numbers }) => numbers.buffer),
     )
   },
-  paintWall(documents: readonly StitchDocument[], around: Surroundings, look: WallLook): readonly WallPicture[] {
+  async paintWall(documents: readonly StitchDocument[], around: Surroundings, look: WallLook): Promise<readonly WallPicture[]> {
     const painted = ahead?.take(
       documents.map(({ id }) => id),
       around,
       look,
     )
-    return inOneFile(
-      documents.map((one) => painted?.get(one.id) ?? paintForWall(one, around, look)),
-      look,
-    )
+    const tiles: PaintedTile[] = []
+    for (const one of documents) tiles.push(painted?.get(one.id) ?? (await paintForWall(one, around, look)))
+    return inOneFile(tiles, look)
   },
 }
 
 export type WorkService = typeof service
 expose(service)
-makeFirstStroke()
+// Its name begins with the screen's pixels in one of the page's, where that is known.
+makeFirstStroke(Number.parseFloat(self.name) || 1)

@@ -4,7 +4,7 @@ import type { WorkedExercise } from '@lemmata/core/exercise'
 import { boxOfExercise } from '@lemmata/core/extent'
 import { clothPitch } from '@lemmata/core/materials'
 import { type Context, paintItems } from './paint.ts'
-import { paintWeave } from './weave.ts'
+import { paintWeave, readyWeave } from './weave.ts'
 
 export interface ThreadView {
   readonly widthPx: number
@@ -33,11 +33,19 @@ export function paintThread(context: Context, done: WorkedExercise, view: Thread
   const half = { x: widthPx / scale / 2, y: heightPx / scale / 2 }
   const within = { left: middle.x - half.x, right: middle.x + half.x, top: middle.y - half.y, bottom: middle.y + half.y }
   const pixels = scale * ratio
-  paintWeave(context, within, side === 'front' ? clothHex : backOf(clothHex), clothPitch(done.assigned.cloth), pixels)
+  paintWeave(context, within, shownCloth(view), clothPitch(done.assigned.cloth), pixels)
   if (view.marks) for (const piece of done.pieces) paintItems(context, drawMarkItems(piece.marks, marksOn(clothHex)))
   const detail = detailFor(done.assigned.main.bundle.lineWidthMm, pixels)
   paintItems(context, drawExerciseThread(done, { side, detail, pixelsPerMm: pixels, within, cloth: clothHex }, middle.x))
 }
+
+/** Before a worker paints it: makes what it would wait for. */
+export async function readyToPaint(done: WorkedExercise, view: ThreadView): Promise<void> {
+  const { scale } = swatchView(done, view.widthPx, view.heightPx, view.pxPerMm, view.whole)
+  await readyWeave(shownCloth(view), clothPitch(done.assigned.cloth), scale * view.ratio)
+}
+
+const shownCloth = ({ side, clothHex }: ThreadView): string => (side === 'front' ? clothHex : backOf(clothHex))
 
 /** Where such a picture has the cloth's millimetres: x pixels = x + scale * x mm. Its middle is the exercise's. */
 export function swatchView(

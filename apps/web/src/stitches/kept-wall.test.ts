@@ -1,7 +1,8 @@
 /** A wall kept and read again: every tile its own place; a torn file is no wall; of many the oldest go; no address without a program. */
 import { error, failure, success } from '@lemmata/core/base'
 import { afterEach, expect, it, vi } from 'vitest'
-import { isWallKept, keepWall, wallKept, wallKey } from './kept-wall.ts'
+import { keepWall, wallKept } from './kept-wall.ts'
+import { isWallKept, wallKey } from './wall-key.ts'
 import type { WallPicture } from './wall-picture.ts'
 
 /** What a browser keeps, in a map. */

@@ -4,11 +4,10 @@
  */
 import type { Result } from '@lemmata/core/base'
 import { z } from 'zod'
-import { digestOf } from '../compute/digest-of.ts'
 import { keepIn, openStore } from '../keep/browser-store.ts'
+import { WALL_STORE } from './wall-key.ts'
 import { PICTURE_TYPE, type WallFacts, type WallPicture } from './wall-picture.ts'
 
-const STORE = 'lemmata-wall'
 /** A wall is 8 MB at one device pixel a CSS pixel, 32 at two: front and back of two cloths. */
 const MOST_KEPT = 4
 /** Before the head: how long it is. */
@@ -23,18 +22,10 @@ const tile = z.object({
 /** How long each file is, and where in them each tile is found. */
 const head = z.object({ files: z.array(natural), tiles: z.array(tile) })
 
-/** Under which a wall is kept: another program may work it otherwise. Null: nothing is kept here. */
-export async function wallKey(program: string | null, ...from: readonly unknown[]): Promise<string | null> {
-  const digest = program === null ? null : await digestOf(program, ...from)
-  return digest && `/wall/${digest}`
-}
-
-export const isWallKept = async (key: string): Promise<boolean> => (await (await openStore(STORE))?.match(key)) !== undefined
-
 /** Nothing where it was not kept, or not whole. */
 export async function wallKept(key: string): Promise<ReadonlyMap<string, WallPicture>> {
   try {
-    const file = await (await (await openStore(STORE))?.match(key))?.blob()
+    const file = await (await (await openStore(WALL_STORE))?.match(key))?.blob()
     if (!file) return new Map()
     const length = new DataView(await file.slice(0, LENGTH_BYTES).arrayBuffer()).getUint32(0)
     let from = LENGTH_BYTES + length
@@ -63,5 +54,5 @@ export async function keepWall(key: string, pictures: ReadonlyMap<string, WallPi
   const length = new DataView(new ArrayBuffer(LENGTH_BYTES))
   length.setUint32(0, words.byteLength)
   const file = new Blob([length.buffer, words, ...pieces])
-  await keepIn(STORE, key, new Response(file), MOST_KEPT)
+  await keepIn(WALL_STORE, key, new Response(file), MOST_KEPT)
 }

@@ -6,7 +6,7 @@ import type { StitchDocument } from '@lemmata/core/notation'
 import { motionsOf } from '@lemmata/core/order'
 import type { Motion } from '@lemmata/core/work'
 import { bitmapOf } from '../drawing/bitmap.ts'
-import { paintThread } from '../drawing/paint-thread.ts'
+import { paintThread, readyToPaint, type ThreadView } from '../drawing/paint-thread.ts'
 import { isPieceOfMore, workForWall } from './swatch.ts'
 
 /** What the wall can be searched for. */
@@ -53,20 +53,23 @@ export const WALL_PX_PER_MM = 7.6
 
 export const wallFacts = (done: WorkedExercise): WallFacts => ({ score: done.stitchDifficulty.score, motions: motionsOf(done) })
 
-const sizeOf = ({ ratio }: WallLook): { readonly width: number; readonly height: number } => ({
+const sizeOf = (ratio: number): { readonly width: number; readonly height: number } => ({
   width: Math.round(TILE.widthPx * ratio),
   height: Math.round(TILE.heightPx * ratio),
 })
 
 /** In a worker. */
-export function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): PaintedTile {
+export async function paintForWall(document: StitchDocument, around: Surroundings, look: WallLook): Promise<PaintedTile> {
   const worked = workForWall(document, around)
-  return { facts: worked.ok ? success(wallFacts(worked.value)) : worked, pixels: worked.ok ? paint(document, worked.value, look) : null }
+  if (!worked.ok) return { facts: worked, pixels: null }
+  const view: ThreadView = { ...TILE, ...look, pxPerMm: WALL_PX_PER_MM, whole: !isPieceOfMore(document), marks: false }
+  await readyToPaint(worked.value, view)
+  return { facts: success(wallFacts(worked.value)), pixels: paint(worked.value, view) }
 }
 
 /** Tiles of one look. */
 export function inOneFile(tiles: readonly PaintedTile[], look: WallLook): readonly WallPicture[] {
-  const { width, height } = sizeOf(look)
+  const { width, height } = sizeOf(look.ratio)
   const painted = tiles.flatMap(({ pixels }) => pixels ?? [])
   const file = new Blob([bitmapOf({ width, height }, painted)], { type: PICTURE_TYPE })
   return tiles.map(({ facts, pixels }) => {
@@ -78,28 +81,28 @@ export function inOneFile(tiles: readonly PaintedTile[], look: WallLook): readon
 /** One for all tiles, and never set anew: what a canvas paints into is made with its first stroke, and that takes longer than a tile. */
 let canvas: OffscreenCanvas | null = null
 
-function contextFor(look: WallLook): OffscreenCanvasRenderingContext2D | null {
-  const { width, height } = sizeOf(look)
+function contextFor({ ratio }: { readonly ratio: number }): OffscreenCanvasRenderingContext2D | null {
+  const { width, height } = sizeOf(ratio)
   if (canvas?.width !== width || canvas.height !== height) canvas = new OffscreenCanvas(width, height)
   return canvas.getContext('2d', { willReadFrequently: true })
 }
 
 /**
- * The first stroke of a worker waits until its page has a moment for it, which a page that is being loaded does not have: made while the
- * worker has nothing else to do, it is waited for by nobody.
+ * The first stroke of a worker's canvas waits until its page has a moment for it, which a page that is being loaded does not have: made
+ * while the worker has nothing else to do, it is waited for by nobody. `ratio`: as the wall will be asked for.
  */
-export function makeFirstStroke(): void {
-  if (typeof OffscreenCanvas !== 'undefined') new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })?.fillRect(0, 0, 1, 1)
+export function makeFirstStroke(ratio: number): void {
+  if (typeof OffscreenCanvas !== 'undefined') contextFor({ ratio })?.fillRect(0, 0, 1, 1)
 }
 
-function paint(document: StitchDocument, done: WorkedExercise, look: WallLook): Uint8ClampedArray | null {
-  const { width, height } = sizeOf(look)
-  const context = contextFor(look)
+function paint(done: WorkedExercise, view: ThreadView): Uint8ClampedArray | null {
+  const context = contextFor(view)
   if (!context) return null
+  const { width, height } = sizeOf(view.ratio)
   // The cloth covers the last tile; how it was painted is forgotten.
   context.save()
-  context.scale(look.ratio, look.ratio)
-  paintThread(context, done, { ...TILE, ...look, pxPerMm: WALL_PX_PER_MM, whole: !isPieceOfMore(document), marks: false })
+  context.scale(view.ratio, view.ratio)
+  paintThread(context, done, view)
   context.restore()
   return context.getImageData(0, 0, width, height).data
 }
