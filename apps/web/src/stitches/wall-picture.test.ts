@@ -1,7 +1,10 @@
 /** Tiles in one file: each at its place, what could not be worked without one. */
 import { error, failure, success } from '@lemmata/core/base'
-import { expect, it } from 'vitest'
-import { inOneFile, type PaintedTile, TILE } from './wall-picture.ts'
+import { LIBRARY } from '@lemmata/core/stitches'
+import { newSampler } from '@lemmata/core/sampler'
+import { expect, it, vi } from 'vitest'
+import { aroundWall } from './wall-of.ts'
+import { inOneFile, makeFirstStroke, type PaintedTile, paintForWall, TILE } from './wall-picture.ts'
 
 const LOOK = { side: 'front', clothHex: '#F1EADB', ratio: 1.25 } as const
 const [WIDTH, HEIGHT] = [Math.round(TILE.widthPx * 1.25), Math.round(TILE.heightPx * 1.25)]
@@ -30,4 +33,47 @@ it('finds every tile where its pixels are', async () => {
 
 it('has no file where none of them could be worked', () => {
   expect(inOneFile([unworked], LOOK)).toEqual([{ facts: unworked.facts, picture: null }])
+})
+
+it('paints every tile onto the one canvas that had its first stroke before, each weave a picture: a new canvas would wait for the page', async () => {
+  const canvases: { readonly width: number; readonly height: number }[] = []
+  const strokes: string[] = []
+  const context = new Proxy({}, {
+    get: (set, name) =>
+      set[name] ??
+      ((...given: number[]) => (
+        strokes.push(String(name)), name === 'getImageData' ? { data: new Uint8ClampedArray(4 * (given[2] ?? 0) * (given[3] ?? 0)) } : null
+      )),
+  })
+  class Canvas {
+    constructor(
+      readonly width: number,
+      readonly height: number,
+    ) {
+      canvases.push(this)
+    }
+    readonly getContext = () => context
+  }
+  const weaves = vi.fn((image: { readonly width: number }) => Promise.resolve(image))
+  vi.stubGlobal('OffscreenCanvas', Canvas)
+  vi.stubGlobal('createImageBitmap', weaves)
+  vi.stubGlobal(
+    'ImageData',
+    class {
+      constructor(
+        readonly data: Uint8ClampedArray,
+        readonly width: number,
+      ) {}
+    },
+  )
+  makeFirstStroke(LOOK.ratio)
+  expect(strokes).toEqual(['fillRect'])
+  const around = aroundWall(newSampler('Cirrus'), [])
+  // A line at the wall's scale and a wheel that is drawn smaller: two weaves.
+  const hung = LIBRARY.filter(({ id }) => ['back-stitch', 'woven-wheel', 'stem-stitch'].includes(id))
+  for (const document of hung) expect((await paintForWall(document, around, LOOK)).pixels?.length).toBe(WIDTH * HEIGHT * 4)
+  expect(canvases).toEqual([expect.objectContaining({ width: WIDTH, height: HEIGHT })])
+  expect(weaves).toHaveBeenCalledTimes(2)
+  expect(strokes.filter((one) => one === 'createPattern')).toHaveLength(3)
+  vi.unstubAllGlobals()
 })
