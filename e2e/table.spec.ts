@@ -240,5 +240,7 @@ test('what a stage needs is in the head of its page, and what takes longest is b
     const places = [/src="\/assets\/begin-/, /src="\/assets\/index-/, new RegExp(`modulepreload"[^>]*/assets/${chunk}-`)].map((one) => html.search(one))
     expect(places, stage).not.toContain(-1)
     expect(places, stage).toEqual([...places].sort((a, b) => a - b))
+    // A hundred and thirty before what is loaded together was gathered.
+    expect(html.match(/rel="modulepreload"/g)?.length, stage).toBeLessThan(65)
   }
 })

@@ -4,8 +4,9 @@ import { basename, join } from 'node:path'
 import { promisify } from 'node:util'
 import { brotliCompress } from 'node:zlib'
 import react from '@vitejs/plugin-react'
-import { defineConfig, type Plugin } from 'vite'
+import { defineConfig, type Plugin, type Rolldown } from 'vite'
 import { compress } from 'wawoff2'
+import { gatherChunks, type Loads } from './gather-chunks.ts'
 import { stagePages } from './stage-pages.ts'
 
 const compressBrotli = promisify(brotliCompress)
@@ -91,33 +92,61 @@ const STAGES = {
   sheets: 'sheets/SheetsStage.tsx',
 }
 
-/** Files in the folder of stages, by whose names the server finds them; what each needs is what `routes.tsx` asks for there. */
-const pages = Object.fromEntries(
-  Object.entries(STAGES).map(([stage, module]) => [`stages/${stage}.html`, ['Inside.tsx', 'sampler/SamplerPage.tsx', module].map((one) => `src/${one}`)]),
-)
+const SAMPLER = ['index.html', 'src/Inside.tsx', 'src/sampler/SamplerPage.tsx']
+/** Run before the page's own code where a sampler is shown. */
+const BEGIN = 'src/compute/begin.ts'
 
-export default defineConfig({
-  plugins: [react(), woff2(), plainFonts(), besidePage(), stagePages({ from: 'index.html', before: 'src/compute/begin.ts', worker: 'src/compute/work.worker.ts', pages }), brotli()],
+/** Files in the folder of stages, by whose names the server finds them; what each needs is what `routes.tsx` asks for there. */
+const pages = Object.fromEntries(Object.entries(STAGES).map(([stage, module]) => [`stages/${stage}.html`, [...SAMPLER.slice(1), `src/${module}`]]))
+
+/** What is loaded together, as `routes.tsx` has it: a page for a teacher, and what is asked for later on it; a learner's page, and the same. */
+const LOADS: Loads = {
+  pages: [
+    ['index.html', 'src/account/SignIn.tsx'],
+    ...['shelf/Shelf.tsx', 'stores/StoresPage.tsx', 'account/Account.tsx'].map((module) => ['index.html', 'src/Inside.tsx', `src/${module}`]),
+    ...Object.values(STAGES).map((module) => [BEGIN, ...SAMPLER, `src/${module}`]),
+  ],
+  before: (entry) => {
+    if (entry.endsWith('.html') || entry === BEGIN || /worker\.ts$/.test(entry)) return []
+    return /^src\/(learn|photo)\/|\/prose\//.test(entry) ? ['learn.html'] : SAMPLER
+  },
+}
+
+/** Learners' phones load a page of their own, without what only a teacher needs. */
+const input = { index: 'index.html', begin: BEGIN, learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' }
+// It does not say so of itself: what is not asked of it (cutting by rectangles, triangles) need not be loaded.
+const treeshake: Rolldown.TreeshakingOptions = { moduleSideEffects: [{ test: /[\\/]clipper2-ts[\\/]/, sideEffects: false }] }
+/** What changes only with what it is made from, apart from what changes with every version. */
+const lasting = { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/, priority: 1 }
+
+export default defineConfig(async ({ command }) => ({
+  plugins: [
+    react(),
+    woff2(),
+    plainFonts(),
+    besidePage(),
+    stagePages({ from: 'index.html', before: BEGIN, worker: 'src/compute/work.worker.ts', pages }),
+    brotli(),
+  ],
   build: {
     chunkSizeWarningLimit: 1400,
     // Every browser that runs the rest of it fetches modules ahead by itself.
-    modulePreload: { polyfill: false },
+    modulePreload: { polyfill: false as const },
     rolldownOptions: {
-      // It does not say so of itself: what is not asked of it (cutting by rectangles, triangles) need not be loaded.
-      treeshake: { moduleSideEffects: [{ test: /[\\/]clipper2-ts[\\/]/, sideEffects: false }] },
-      // Learners' phones load a page of their own, without what only a teacher needs.
-      input: { index: 'index.html', begin: 'src/compute/begin.ts', learn: 'learn.html', 'learn-worker': 'src/learn/learn-worker.ts' },
+      treeshake,
+      input,
       output: {
         // A service worker keeps its address: it is asked for again there, and stands above what it keeps.
-        entryFileNames: ({ name }) => (name === 'learn-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
-        codeSplitting: {
-          groups: [
-            { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },
-            { name: 'router', test: /node_modules[\\/]react-router[\\/]/ },
-          ],
-        },
+        entryFileNames: ({ name }: { readonly name: string }) => (name === 'learn-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
+        codeSplitting: { groups: command === 'build' ? [lasting, ...(await gathered())] : [] },
       },
     },
   },
   server: { proxy: { '/api': process.env.LEMMATA_API ?? 'http://127.0.0.1:4780' } },
-})
+}))
+
+const gathered = () =>
+  gatherChunks(import.meta.dirname, LOADS, {
+    plugins: [react(), besidePage()],
+    build: { rolldownOptions: { treeshake, input, output: { codeSplitting: { groups: [lasting] } } } },
+  })

@@ -25,7 +25,7 @@ const unpackAll = (packed: readonly Packed[]): Results => packed.map((one) => un
 
 /** Exercises asked for at once: on a slow machine the first are seen while the others are still worked. */
 const EXERCISES = 4
-const SWATCHES = 5
+const SWATCHES = 8
 
 export function workExercises<One extends { readonly laid: LaidExercise }>(
   all: readonly One[],

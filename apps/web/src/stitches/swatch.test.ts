@@ -1,4 +1,5 @@
 /** What hangs on the wall: at its scale wherever that has room, and as difficult as the stitch is. */
+import { boxOfExercise } from '@lemmata/core/extent'
 import { practiceFor } from '@lemmata/core/guide'
 import { LIBRARY } from '@lemmata/core/stitches'
 import { newSampler } from '@lemmata/core/sampler'
@@ -22,11 +23,17 @@ it('draws smaller only what stands by itself and is higher than a tile: wheels a
   expect(smaller.length).toBeLessThan(13)
 })
 
-it('shows the middle of what goes on, with more of it above and below', () => {
-  const [lattice] = hung.filter(({ document }) => document.id === 'laid-lattice')
-  expect(lattice?.view.scale).toBe(WALL_PX_PER_MM)
-  expect(lattice?.worked.pieces[0].guide).toMatchObject({ kind: 'shape', areaMm2: expect.closeTo(18 * 12) })
-  expect(12 * WALL_PX_PER_MM).toBeGreaterThan(TILE.heightPx)
+it('shows the middle of what goes on, with a little more of it above and below', () => {
+  const goingOn = hung.filter(({ document }) => isPieceOfMore(document))
+  expect(goingOn.map(({ document }) => document.id)).toEqual(expect.arrayContaining(['laid-lattice', 'long-and-short', 'padded-long-and-short', 'tent-stitch']))
+  for (const { document, worked, view } of goingOn) {
+    expect(view.scale, document.id).toBe(WALL_PX_PER_MM)
+    const { top, bottom } = boxOfExercise(worked) ?? { top: 0, bottom: 0 }
+    const [from, to] = [view.y + top * view.scale, view.y + bottom * view.scale]
+    // Counted squares are as many as practice has, which may be fewer than a tile has room for.
+    if (document.practice?.kind !== 'grid') expect(to - from, document.id).toBeGreaterThan(TILE.heightPx)
+    expect(from + to, document.id).toBeCloseTo(TILE.heightPx)
+  }
 })
 
 it('tells the difficulty of the stitch, not of its small piece', () => {

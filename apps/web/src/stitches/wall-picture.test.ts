@@ -38,13 +38,12 @@ it('has no file where none of them could be worked', () => {
 it('paints every tile onto the one canvas that had its first stroke before, each weave a picture: a new canvas would wait for the page', async () => {
   const canvases: { readonly width: number; readonly height: number }[] = []
   const strokes: string[] = []
-  const context = new Proxy({}, {
-    get: (set, name) =>
-      set[name] ??
-      ((...given: number[]) => (
-        strokes.push(String(name)), name === 'getImageData' ? { data: new Uint8ClampedArray(4 * (given[2] ?? 0) * (given[3] ?? 0)) } : null
-      )),
-  })
+  const context = new Proxy<Record<string | symbol, unknown>>(
+    {
+      getImageData: (_x: number, _y: number, width: number, height: number) => ({ data: new Uint8ClampedArray(4 * width * height) }),
+    },
+    { get: (own, name) => own[name] ?? (() => (strokes.push(String(name)), null)) },
+  )
   class Canvas {
     constructor(
       readonly width: number,
