@@ -32,6 +32,8 @@ export async function gatherChunks(root: string, { pages, before }: Loads, confi
   })
   const together = new Map<string, Chunk[]>()
   for (const chunk of chunks.values()) {
+    // A page, or a worker: it stays what its page or its address says.
+    if (chunk.isEntry) continue
     const neededBy = loads.flatMap((load, index) => (load.has(chunk) ? [index] : [])).join(' ')
     together.set(neededBy, [...(together.get(neededBy) ?? []), chunk])
   }
