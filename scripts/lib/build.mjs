@@ -5,7 +5,12 @@ import { InTheWay, say } from './say.mjs'
 import { run } from './run.mjs'
 
 const SHARED = ['packages/core/src', 'packages/contract/src', 'package-lock.json']
-const PAGE = { name: 'page', folder: 'apps/web', made: 'dist/index.html', from: ['src', 'public', 'index.html', 'vite.config.ts', 'stage-pages.ts', 'gather-chunks.ts'] }
+const PAGE = {
+  name: 'page',
+  folder: 'apps/web',
+  made: 'dist/index.html',
+  from: ['src', 'public', 'index.html', 'vite.config.ts', 'stage-pages.ts', 'gather-chunks.ts'],
+}
 const SERVER = { name: 'server', folder: 'apps/server', made: 'dist/main.js', from: ['src', 'vite.config.ts', '../../packages/print/src'] }
 export const COMMAND = { name: 'command', folder: 'apps/cli', made: 'dist/main.js', from: ['src', 'vite.config.ts', '../../packages/print/src'] }
 
