@@ -15,13 +15,15 @@ export function swatchGuide(document: StitchDocument): Guide {
 
 /** Of what goes on to both sides a tile of the wall shows no more, mm. */
 const WALL_MM = 30
-/** A form that stands by itself is as high as a tile has room for at the wall's scale, with the thread that lies over its edge, mm. */
-const WALL_HEIGHT_MM = 6.5
+/** A form that stands by itself has room in the narrowest tile at the wall's scale, with the thread that lies over its edge, mm. */
+const STANDING = { widthMm: 21, heightMm: 6.5 } as const
 
 function wallGuide(document: StitchDocument): Guide {
   const practice = practiceOf(document)
-  if (practice.kind === 'shape' && !isPieceOfMore(document))
-    return practiceGuide({ ...practice, heightMm: Math.min(practice.heightMm, WALL_HEIGHT_MM) }, 40, 20, 60)
+  if (practice.kind === 'shape' && !isPieceOfMore(document)) {
+    const [widthMm, heightMm] = [Math.min(practice.widthMm, STANDING.widthMm), Math.min(practice.heightMm, STANDING.heightMm)]
+    return practiceGuide({ ...practice, widthMm, heightMm }, 40, 20, 60)
+  }
   return practiceGuide(practice, 40, 20, practice.kind === 'line' || practice.kind === 'band' ? WALL_MM : 60)
 }
 
