@@ -1,4 +1,4 @@
-/** What comes in quick succession is shown together: the first at once, the rest now and then, the last at once. */
+/** What comes in quick succession is shown together: the first soon, the rest now and then, the last at once. */
 
 /** Long beside what it takes to show it: shown more often, all of it is there later. */
 const TOGETHER_MS = 700
@@ -11,9 +11,10 @@ export interface ShownTogether {
   readonly drop: () => void
 }
 
-export function showTogether(show: () => void): ShownTogether {
+/** `firstMs`: so long the first waits for others to be shown with; at once where it is 0. */
+export function showTogether(show: () => void, firstMs = 0): ShownTogether {
   let timer: ReturnType<typeof setTimeout> | null = null
-  let before = -Infinity
+  let before: number | null = null
   const drop = (): void => {
     if (timer !== null) clearTimeout(timer)
     timer = null
@@ -25,7 +26,7 @@ export function showTogether(show: () => void): ShownTogether {
   }
   const soon = (): void => {
     if (timer !== null) return
-    const rest = before + TOGETHER_MS - performance.now()
+    const rest = before === null ? firstMs : before + TOGETHER_MS - performance.now()
     if (rest <= 0) now()
     else timer = setTimeout(now, rest)
   }

@@ -36,12 +36,15 @@ export function useWallOf(sampler: Sampler, own: readonly StitchDocument[], side
   return { documents, around, look }
 }
 
+/** As long as it takes to hand over what was painted ahead, which is all that is in view at first. */
+const AHEAD_MS = 120
+
 export function useWall({ documents, around, look }: WallOf): Wall {
   const [shown, setShown] = useState<Wall & { readonly of: WallLook | null }>({ of: null, pictures: new Map(), busy: true, failed: null })
   useEffect(() => {
     let dropped = false
     let pictures: ReadonlyMap<string, WallPicture> = new Map()
-    const together = showTogether(() => setShown({ of: look, pictures: new Map(pictures), busy: true, failed: null }))
+    const together = showTogether(() => setShown({ of: look, pictures: new Map(pictures), busy: true, failed: null }), AHEAD_MS)
     const painting = paintWall({ documents, around, look }, true, (soFar) => {
       pictures = soFar
       // What was in hand when another wall was asked for still comes: into what is remembered, not onto the wall.
