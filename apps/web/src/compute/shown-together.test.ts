@@ -6,10 +6,10 @@ beforeEach(() => vi.useFakeTimers())
 afterEach(() => vi.useRealTimers())
 
 /** When it was shown, ms after the first came, of something new every 50 ms for two seconds. */
-function shownAt(firstMs?: number): readonly number[] {
+function shownAt(...waits: number[]): readonly number[] {
   const start = performance.now()
   const times: number[] = []
-  const together = showTogether(() => times.push(performance.now() - start), firstMs)
+  const together = showTogether(() => times.push(performance.now() - start), ...waits)
   for (let at = 0; at < 2000; at += 50) {
     together.soon()
     vi.advanceTimersByTime(50)
@@ -22,6 +22,8 @@ function shownAt(firstMs?: number): readonly number[] {
 it('shows the first at once and the rest now and then', () => expect(shownAt()).toEqual([0, 700, 1400]))
 
 it('lets the first wait for those that come soon after it', () => expect(shownAt(120)).toEqual([120, 820, 1520]))
+
+it('leaves the rest longer where nobody looks at it', () => expect(shownAt(120, 1200)).toEqual([120, 1320]))
 
 it('shows now what was to be shown later, once', () => {
   const show = vi.fn()

@@ -11,8 +11,8 @@ export interface ShownTogether {
   readonly drop: () => void
 }
 
-/** `firstMs`: so long the first waits for others to be shown with; at once where it is 0. */
-export function showTogether(show: () => void, firstMs = 0): ShownTogether {
+/** `firstMs`: so long the first waits for others to be shown with; at once where it is 0. `restMs`: so long between one showing and the next. */
+export function showTogether(show: () => void, firstMs = 0, restMs = TOGETHER_MS): ShownTogether {
   let timer: ReturnType<typeof setTimeout> | null = null
   let before: number | null = null
   const drop = (): void => {
@@ -26,7 +26,7 @@ export function showTogether(show: () => void, firstMs = 0): ShownTogether {
   }
   const soon = (): void => {
     if (timer !== null) return
-    const rest = before === null ? firstMs : before + TOGETHER_MS - performance.now()
+    const rest = before === null ? firstMs : before + restMs - performance.now()
     if (rest <= 0) now()
     else timer = setTimeout(now, rest)
   }

@@ -38,13 +38,15 @@ export function useWallOf(sampler: Sampler, own: readonly StitchDocument[], side
 
 /** As long as it takes to hand over what was painted ahead, which is all that is in view at first. */
 const AHEAD_MS = 120
+/** What is not in view may come with the last of it: shown in between, it would be there no sooner and the last later. */
+const LATER_MS = 1200
 
 export function useWall({ documents, around, look }: WallOf): Wall {
   const [shown, setShown] = useState<Wall & { readonly of: WallLook | null }>({ of: null, pictures: new Map(), busy: true, failed: null })
   useEffect(() => {
     let dropped = false
     let pictures: ReadonlyMap<string, WallPicture> = new Map()
-    const together = showTogether(() => setShown({ of: look, pictures: new Map(pictures), busy: true, failed: null }), AHEAD_MS)
+    const together = showTogether(() => setShown({ of: look, pictures: new Map(pictures), busy: true, failed: null }), AHEAD_MS, LATER_MS)
     const painting = paintWall({ documents, around, look }, true, (soFar) => {
       pictures = soFar
       // What was in hand when another wall was asked for still comes: into what is remembered, not onto the wall.
