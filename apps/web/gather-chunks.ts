@@ -17,7 +17,8 @@ export interface Loads {
 
 /**
  * How to gather: modules that the very same loads need are one group, so that none loads a byte more than it needs. What needs what is known
- * only of files that are built, for which modules are left out of is known only then: it is built once before, and nothing written.
+ * only of files that are built, for what is left out of modules is known only then: it is built once before, and nothing written. What a file
+ * imports is needed wherever the file is, so that no two groups import each other.
  */
 export async function gatherChunks(root: string, { pages, before }: Loads, config: InlineConfig): Promise<NonNullable<Groups>> {
   const built = await build({ ...config, root, configFile: false, logLevel: 'error', build: { ...config.build, write: false, minify: false } })
